@@ -1,0 +1,274 @@
+import { type BalanceProblem, clearances } from './problem';
+import { solveQuadraticProgram } from './quadratic-program';
+
+/** Step of the forward differences, in scaled changes. */
+const DIFFERENCE = 1e-4;
+/** Weight of the change itself while violations are being removed. */
+const DAMPING = 1e-3;
+const FIRST_PENALTY = 100;
+const LAST_PENALTY = 3000;
+/** Weighted ln units that count as landed. */
+const TOUCHING = 1e-7;
+
+/** A point the search has seen. */
+export interface Point {
+  readonly y: readonly number[];
+  /** sum of y² */
+  readonly change: number;
+  /** how far each edge is missed, 0 or more, weighted ln units */
+  readonly clearance: readonly number[];
+  /** sum of the misses */
+  readonly miss: number;
+}
+
+/** Looks at a point: its change and its clearances. */
+export function look(problem: BalanceProblem, y: readonly number[]): Point {
+  const clearance = clearances(problem, problem.readings(y));
+  let change = 0;
+  for (const step of y) change += step * step;
+  let miss = 0;
+  for (const c of clearance) if (!(c >= 0)) miss += Number.isNaN(c) ? 1e3 : -c;
+  return { y, change, clearance, miss };
+}
+
+/** Whether a point passes every gate. */
+export function passes(point: Point): boolean {
+  return point.miss <= TOUCHING;
+}
+
+/** Derivatives of the clearances, edges x variables, by forward differences (backward at an upper bound). */
+function slopes(problem: BalanceProblem, point: Point): number[][] {
+  const columns = point.y.map((value, k) => {
+    const h = value + DIFFERENCE > (problem.upper[k] as number) ? -DIFFERENCE : DIFFERENCE;
+    const moved = [...point.y];
+    moved[k] = value + h;
+    const c = clearances(problem, problem.readings(moved));
+    return c.map((moving, j) => (moving - (point.clearance[j] as number)) / h);
+  });
+  return point.clearance.map((_, j) => columns.map((column) => column[j] as number));
+}
+
+/** The total as an equality and the bounds, with a trust region, on a step from y; `extra` unbounded variables follow. */
+function stepLimits(problem: BalanceProblem, y: readonly number[], trust: number, extra: number) {
+  const n = y.length;
+  const unit = (k: number, sign: number) => {
+    const row = new Array<number>(n + extra).fill(0);
+    row[k] = sign;
+    return row;
+  };
+  const inequalities: { row: number[]; least: number }[] = [];
+  for (let k = 0; k < n; k++) {
+    const value = y[k] as number;
+    inequalities.push({ row: unit(k, 1), least: Math.max((problem.lower[k] as number) - value, -trust) });
+    inequalities.push({ row: unit(k, -1), least: Math.max(value - (problem.upper[k] as number), -trust) });
+  }
+  const equalities = problem.keepTotal
+    ? [
+        {
+          row: [...problem.scale, ...new Array<number>(extra).fill(0)],
+          equals: -problem.scale.reduce((sum, s, k) => sum + s * (y[k] as number), 0),
+        },
+      ]
+    : [];
+  return { equalities, inequalities };
+}
+
+const plus = (y: readonly number[], step: readonly number[]) => y.map((value, k) => value + (step[k] as number));
+
+/**
+ * Damped least squares on the misses alone: minimises sum miss² + 1e-3 sum y². For a request that cannot be met its end is the honest
+ * nearest, shared between the gates.
+ */
+export function leastSquares(problem: BalanceProblem, start: readonly number[], steps: number): Point {
+  const n = start.length;
+  let point = look(problem, start);
+  const cost = (p: Point) => p.clearance.reduce((sum, c) => sum + (c < 0 ? c * c : 0), DAMPING * p.change);
+  let damping = 1e-2;
+  let trust = 1;
+  for (let iteration = 0; iteration < steps && !passes(point); iteration++) {
+    const slope = slopes(problem, point);
+    const missed = slope.flatMap((row, j) => ((point.clearance[j] as number) < 0 ? [{ row, c: point.clearance[j] as number }] : []));
+    const quadratic = Array.from({ length: n }, (_, a) =>
+      Array.from({ length: n }, (_, b) => {
+        let sum = a === b ? 2 * (DAMPING + damping) : 0;
+        for (const { row } of missed) sum += 2 * (row[a] as number) * (row[b] as number);
+        return sum;
+      }),
+    );
+    const linear = Array.from({ length: n }, (_, a) => {
+      let sum = 2 * DAMPING * (point.y[a] as number);
+      for (const { row, c } of missed) sum += 2 * c * (row[a] as number);
+      return sum;
+    });
+    const step = solveQuadraticProgram({ quadratic, linear, ...stepLimits(problem, point.y, trust, 0) });
+    if (!step) break;
+    const next = look(problem, plus(point.y, step));
+    if (cost(next) < cost(point)) {
+      const size = Math.max(...step.map(Math.abs));
+      point = next;
+      damping = Math.max(damping / 4, 1e-8);
+      trust = Math.min(trust * 1.5, 2);
+      if (size < 1e-6) break;
+    } else {
+      damping *= 8;
+      trust *= 0.4;
+      if (trust < 1e-5) break;
+    }
+  }
+  return point;
+}
+
+/**
+ * Sequential quadratic programming: least change through the gates, with one slack a gate edge, a trust region and a second-order
+ * correction. Keeps the best point seen; never trusts a flag.
+ *
+ * @returns the passing point of least change among those seen, or the one of least miss
+ */
+export function leastChange(problem: BalanceProblem, start: Point, steps: number): Point {
+  const n = start.y.length;
+  const m = problem.edges.length;
+  let point = start;
+  let best = start;
+  let penalty = FIRST_PENALTY;
+  let trust = 0.8;
+  const merit = (p: Point) => p.change + penalty * p.miss;
+  const consider = (p: Point) => {
+    if (passes(p) ? !passes(best) || p.change < best.change : !passes(best) && p.miss < best.miss) best = p;
+  };
+  const quadratic = Array.from({ length: n + m }, (_, a) =>
+    Array.from({ length: n + m }, (_, b) => (a !== b ? 0 : a < n ? 2 : 2e-3)),
+  );
+  for (let iteration = 0; iteration < steps; iteration++) {
+    const slope = slopes(problem, point);
+    const plan = (clearance: readonly number[]) => {
+      const limits = stepLimits(problem, point.y, trust, m);
+      for (let j = 0; j < m; j++) {
+        const row = [...(slope[j] as number[]), ...new Array<number>(m).fill(0)];
+        row[n + j] = 1;
+        limits.inequalities.push({ row, least: -(clearance[j] as number) });
+        const slack = new Array<number>(n + m).fill(0);
+        slack[n + j] = 1;
+        limits.inequalities.push({ row: slack, least: 0 });
+      }
+      return solveQuadraticProgram({
+        quadratic,
+        linear: [...point.y.map((value) => 2 * value), ...new Array<number>(m).fill(penalty)],
+        ...limits,
+      });
+    };
+    const step = plan(point.clearance);
+    if (!step) break;
+    const planned = plus(point.y, step).slice(0, n);
+    const slackLeft = step.slice(n).reduce((sum, t) => sum + Math.max(t, 0), 0);
+    const predicted = merit(point) - (planned.reduce((sum, value) => sum + value * value, 0) + penalty * slackLeft);
+    let next = look(problem, planned);
+    consider(next);
+    let gain = merit(point) - merit(next);
+    if (gain < 0.1 * predicted) {
+      const drift = next.clearance.map((c, j) => {
+        const row = slope[j] as number[];
+        return c - row.reduce((sum, s, k) => sum + s * (step[k] as number), 0);
+      });
+      const corrected = plan(drift);
+      if (corrected) {
+        const second = look(problem, plus(point.y, corrected).slice(0, n));
+        consider(second);
+        if (merit(point) - merit(second) > gain) {
+          next = second;
+          gain = merit(point) - merit(second);
+        }
+      }
+    }
+    const size = Math.max(...next.y.map((value, k) => Math.abs(value - (point.y[k] as number))));
+    if (predicted < 1e-9) {
+      if (passes(point) || penalty >= LAST_PENALTY) break;
+      penalty = Math.min(penalty * 10, LAST_PENALTY);
+      continue;
+    }
+    if (gain > 1e-4 * predicted) {
+      point = next;
+      if (gain > 0.7 * predicted) trust = Math.min(trust * 2, 1.5);
+      else if (gain < 0.25 * predicted) trust /= 2;
+      if (slackLeft > TOUCHING) penalty = Math.min(penalty * 10, LAST_PENALTY);
+      if (size < 1e-6) break;
+    } else {
+      trust *= 0.35;
+      if (trust < 1e-6) break;
+    }
+  }
+  return best;
+}
+
+/**
+ * A small deterministic generator of numbers in 0-1, so that the same request gives the same answer.
+ * @see mulberry32, public domain
+ */
+export function seededNumbers(seed: number): () => number {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(state ^ (state >>> 15), state | 1);
+    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
+  };
+}
+
+/** Shifts a point into the bounds and back onto the total, as far as the bounds allow. */
+function ontoTotal(problem: BalanceProblem, wanted: readonly number[]): number[] | undefined {
+  const n = wanted.length;
+  const identity = Array.from({ length: n }, (_, a) => Array.from({ length: n }, (_, b) => (a === b ? 2 : 0)));
+  const zero = new Array<number>(n).fill(0);
+  const limits = stepLimits(problem, zero, Number.MAX_VALUE, 0);
+  return solveQuadraticProgram({ quadratic: identity, linear: wanted.map((value) => -2 * value), ...limits });
+}
+
+/** What a search came to. */
+export interface Found {
+  /** passing point of least change, or `undefined` */
+  readonly landing: Point | undefined;
+  /** the honest nearest when nothing passes; `undefined` when the bounds and the total contradict each other */
+  readonly nearest: Point | undefined;
+}
+
+/**
+ * Looks for the least change from several starts: where the formula stands, then, if a gate still fails, scattered ones. A seized or nearly
+ * inverted start sits behind a hump, so one start is not enough.
+ *
+ * @param starts how many starts at most, 1 or more
+ */
+export function search(problem: BalanceProblem, starts: number): Found {
+  const n = problem.free.length;
+  if (n === 0) {
+    const standing = look(problem, []);
+    return passes(standing) ? { landing: standing, nearest: undefined } : { landing: undefined, nearest: standing };
+  }
+  const origin = ontoTotal(problem, new Array<number>(n).fill(0));
+  if (!origin) return { landing: undefined, nearest: undefined };
+  const random = seededNumbers(20260117);
+  let nearest: Point | undefined;
+  for (let attempt = 0; attempt < starts; attempt++) {
+    const start = attempt === 0 ? origin : ontoTotal(problem, scattered(problem, attempt, random));
+    if (!start) continue;
+    const close = leastSquares(problem, start, 40);
+    const point = leastChange(problem, close, 40);
+    if (passes(point)) {
+      const fromOrigin = attempt === 0 ? point : leastChange(problem, point, 40);
+      return { landing: fromOrigin, nearest: undefined };
+    }
+    const sum = (p: Point) => p.clearance.reduce((total, c) => total + (c < 0 ? c * c : 0), DAMPING * p.change);
+    if (!nearest || sum(close) < sum(nearest)) nearest = close;
+  }
+  return { landing: undefined, nearest };
+}
+
+/** A start away from the formula: half scaled at random, half anywhere in the bounds. */
+function scattered(problem: BalanceProblem, attempt: number, random: () => number): number[] {
+  const { free, scale, lower, upper, formula } = problem;
+  const batchG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
+  return free.map((line, k) => {
+    const grams = formula.lines[line]?.grams ?? 0;
+    if (attempt % 2 === 0) return (lower[k] as number) + random() * ((upper[k] as number) - (lower[k] as number));
+    const wanted = grams > 0 ? grams * Math.exp(1.4 * random() - 0.7) : 0.08 * batchG * random();
+    return (wanted - grams) / (scale[k] as number);
+  });
+}

@@ -1,0 +1,41 @@
+const GRAVITY = 9.81;
+/** A 5 cm ring. */
+const RING_RADIUS_M = 0.025;
+
+/** The plate test: 20 ml let go from a 5 cm ring, read after 30 s. */
+export const PLATE_TEST = { volumeMl: 20, seconds: 30 } as const;
+
+/**
+ * Diameter to which a ring of sauce spreads on a level plate.
+ *
+ * Viscous gravity current and the rest of a yield-stress puddle, blended (the blend is judgement). After about 10 s the
+ * ring measures the yield stress, hardly the viscosity.
+ *
+ * @param flow plastic viscosity Pa·s, yield stress Pa, density kg/m³
+ * @param volumeMl mL in the ring, above 0
+ * @param seconds s after the ring is lifted, above 0
+ * @returns mm, 50 (the ring itself) or more
+ * @see Huppert 1982; Roussel & Coussot 2005 (both published)
+ * @example spreadDiameter({ plasticViscosityPaS: 1, yieldStressPa: 5, densityKgM3: 1100 }, 50, 30) // 124.4
+ */
+export function spreadDiameter(
+  flow: { plasticViscosityPaS: number; yieldStressPa: number; densityKgM3: number },
+  volumeMl: number,
+  seconds: number,
+): number {
+  const volume = volumeMl * 1e-6;
+  const weight = flow.densityKgM3 * GRAVITY;
+  const viscous = 0.894 * ((weight * volume ** 3 * seconds) / flow.plasticViscosityPaS) ** (1 / 8);
+  const yielding = ((225 * weight * volume ** 2) / (128 * Math.PI ** 2 * (flow.yieldStressPa + 1e-4))) ** (1 / 5);
+  const radius = (viscous ** -6 + yielding ** -6) ** (-1 / 6);
+  return 2000 * (radius ** 6 + RING_RADIUS_M ** 6) ** (1 / 6);
+}
+
+/** Diameter of the plate test in mm: {@link spreadDiameter} for 20 ml after 30 s. */
+export function plateDiameter(flow: {
+  plasticViscosityPaS: number;
+  yieldStressPa: number;
+  densityKgM3: number;
+}): number {
+  return spreadDiameter(flow, PLATE_TEST.volumeMl, PLATE_TEST.seconds);
+}

@@ -1,0 +1,39 @@
+import { COMPONENT_COUNT, COMPONENT_NAMES, type ComponentName, type ComponentVector } from './components';
+
+/** One ingredient in the pan: what 1 g of it is made of, and how many grams of it. */
+export interface MixingLine {
+  /** g per g, sum 1 */
+  readonly perGram: ComponentVector;
+  /** g, 0 or more */
+  readonly grams: number;
+}
+
+/**
+ * Mass balance: the components of a batch are the sums of its lines' components.
+ *
+ * @param lines any number of lines
+ * @param into where to write the sums (reused by callers that mix many times); a new vector when left out
+ * @returns grams of each component in the batch; their sum is the sum of the lines' grams
+ * @example mix([{ perGram: compositionVector({ water: 100 }), grams: 50 }])[0] // 50
+ */
+export function mix(
+  lines: readonly MixingLine[],
+  into: ComponentVector = new Float64Array(COMPONENT_COUNT),
+): ComponentVector {
+  into.fill(0);
+  for (const { perGram, grams } of lines) {
+    if (grams === 0) continue;
+    for (let i = 0; i < COMPONENT_COUNT; i++) into[i] = (into[i] as number) + grams * (perGram[i] as number);
+  }
+  return into;
+}
+
+/**
+ * Reads a vector as a plain object, for showing and writing.
+ *
+ * @param vector grams of each component
+ * @returns the same, by name, components of 0 g included
+ */
+export function componentGrams(vector: ComponentVector): Record<ComponentName, number> {
+  return Object.fromEntries(COMPONENT_NAMES.map((name, i) => [name, vector[i] ?? 0])) as Record<ComponentName, number>;
+}

@@ -1,0 +1,133 @@
+import { COMPONENT_INDEX, type ComponentName, type ComponentVector } from './components';
+import type { Process } from './process';
+
+/**
+ * A batch as the equations see it: the components of the larder folded into the species that have terms of their own.
+ * All amounts in grams. Nothing here depends on temperature.
+ *
+ * Folding, each a judgement where an ingredient has no term of its own: `hard_fat` melts much as milk fat does; `other_protein`
+ * counts as milk protein; `agar` counts as three times its weight of pectin in the gel; `inulin` as higher saccharides; the sugar
+ * alcohols, allulose, trehalose and isomaltulose as one polyol in viscosity and solubility (water activity and sweetness take each
+ * by itself); `fibre`, `other` and `acids` take up room and, for the acids, lower the water activity.
+ */
+export interface Mixture {
+  readonly massG: number;
+  readonly process: Process;
+  /** water with a trace added so that dry mixtures stay defined */
+  readonly waterG: number;
+  readonly cocoaButterG: number;
+  readonly milkFatG: number;
+  readonly lauricFatG: number;
+  /** all fat, lecithin included */
+  readonly fatG: number;
+  readonly lecithinG: number;
+  readonly cocoaSolidsG: number;
+  readonly proteinG: number;
+  readonly lactoseG: number;
+  readonly mineralsG: number;
+  readonly sucroseG: number;
+  readonly glucoseG: number;
+  readonly fructoseG: number;
+  readonly maltoseG: number;
+  readonly higherSaccharidesG: number;
+  /** polyols that are solids by themselves */
+  readonly solidPolyolG: number;
+  readonly glycerolG: number;
+  readonly sorbitolG: number;
+  readonly maltitolG: number;
+  readonly erythritolG: number;
+  readonly xylitolG: number;
+  readonly alluloseG: number;
+  readonly trehaloseG: number;
+  readonly isomaltuloseG: number;
+  readonly starchG: number;
+  readonly gelatinG: number;
+  /** pectin, with agar as three times its weight */
+  readonly pectinG: number;
+  readonly gumsG: number;
+  readonly ethanolG: number;
+  readonly saltG: number;
+  readonly acidsG: number;
+  /** insoluble fibre and other */
+  readonly inertG: number;
+  /** glucose, fructose, maltose, higher saccharides and polyols */
+  readonly softSugarsG: number;
+  /** all sugars and polyols */
+  readonly sugarsG: number;
+}
+
+/** Grams of pectin that gel as one gram of agar does (J). */
+const AGAR_AS_PECTIN = 3;
+/** Share of the mass added as water so that a mixture without any stays defined. */
+const TRACE_WATER = 1e-4;
+
+/**
+ * Folds a batch into the species of the equations.
+ *
+ * @param grams grams of each component in the batch, 0 or more, not all 0
+ * @param process what was done to it
+ * @example foldMixture(mix(lines), DEFAULT_PROCESS).massG
+ */
+export function foldMixture(grams: ComponentVector, process: Process): Mixture {
+  const of = (name: ComponentName) => grams[COMPONENT_INDEX[name]] as number;
+  let massG = 0;
+  for (let i = 0; i < grams.length; i++) massG += grams[i] as number;
+  const lecithinG = of('lecithin');
+  const cocoaButterG = of('cocoa_butter');
+  const milkFatG = of('milk_fat') + of('hard_fat');
+  const lauricFatG = of('lauric_fat');
+  const sucroseG = of('sucrose');
+  const lactoseG = of('lactose');
+  const glucoseG = of('glucose');
+  const fructoseG = of('fructose');
+  const maltoseG = of('maltose');
+  const higherSaccharidesG = of('higher_saccharides') + of('inulin');
+  const sorbitolG = of('sorbitol');
+  const maltitolG = of('maltitol');
+  const erythritolG = of('erythritol');
+  const xylitolG = of('xylitol');
+  const alluloseG = of('allulose');
+  const trehaloseG = of('trehalose');
+  const isomaltuloseG = of('isomaltulose');
+  const glycerolG = of('glycerol');
+  const solidPolyolG = sorbitolG + maltitolG + erythritolG + xylitolG + alluloseG + trehaloseG + isomaltuloseG;
+  const softSugarsG = glucoseG + fructoseG + maltoseG + higherSaccharidesG + solidPolyolG + glycerolG;
+  return {
+    massG,
+    process,
+    waterG: of('water') + TRACE_WATER * massG,
+    cocoaButterG,
+    milkFatG,
+    lauricFatG,
+    fatG: cocoaButterG + milkFatG + lauricFatG + of('liquid_oil') + lecithinG,
+    lecithinG,
+    cocoaSolidsG: of('cocoa_solids'),
+    proteinG: of('milk_protein') + of('other_protein'),
+    lactoseG,
+    mineralsG: of('milk_ash'),
+    sucroseG,
+    glucoseG,
+    fructoseG,
+    maltoseG,
+    higherSaccharidesG,
+    solidPolyolG,
+    glycerolG,
+    sorbitolG,
+    maltitolG,
+    erythritolG,
+    xylitolG,
+    alluloseG,
+    trehaloseG,
+    isomaltuloseG,
+    starchG: of('starch'),
+    gelatinG: of('gelatin'),
+    pectinG: of('pectin') + AGAR_AS_PECTIN * of('agar'),
+    gumsG: of('gums'),
+    ethanolG: of('ethanol'),
+    saltG: of('salt'),
+    acidsG: of('acids'),
+    inertG: of('fibre') + of('other'),
+    softSugarsG,
+    sugarsG: sucroseG + lactoseG + softSugarsG,
+  };
+}

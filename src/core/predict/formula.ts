@@ -1,0 +1,100 @@
+import { type Gate, type GateReading, momentOf, quantityIn, readGate } from '../balance/gates';
+import { plateDiameter } from '../flow/plate-spread';
+import type { ComponentVector } from '../matter/components';
+import { mix } from '../matter/mixing';
+import { type Process, usualHistory } from '../matter/process';
+import { alcoholPercentVol, type Taste, taste } from '../taste/taste';
+import type { Moment } from './moments';
+import { type Batch, prepareBatch, type State, stateAt } from './state';
+
+/** One row of the pan. */
+export interface FormulaLine {
+  /** id of the ingredient */
+  readonly ingredient: string;
+  /** what 1 g of it is made of, g per g */
+  readonly perGram: ComponentVector;
+  /** g, 0 or more */
+  readonly grams: number;
+  readonly locked: boolean;
+  /** g, least and most a balance may use */
+  readonly minGrams?: number | undefined;
+  readonly maxGrams?: number | undefined;
+}
+
+/** A formula with its ingredients resolved: all that prediction and balance need. */
+export interface Formula {
+  readonly lines: readonly FormulaLine[];
+  readonly process: Process;
+  readonly moments: readonly Moment[];
+  readonly gates: readonly Gate[];
+}
+
+/** A moment and what the batch is like then. */
+export interface MomentReading {
+  readonly moment: Moment;
+  readonly state: State;
+  /** mm, 20 ml after 30 s from a 5 cm ring */
+  readonly plateDiameterMm: number;
+}
+
+/** Everything predicted of a formula. */
+export interface Prediction {
+  readonly massG: number;
+  /** kg/m³ at the reading temperature of `asKept` */
+  readonly densityKgM3: number;
+  /** g of each component in the batch */
+  readonly components: ComponentVector;
+  readonly batch: Batch;
+  /** the state in which densities, water activity and crystals are quoted: rested at 20 °C */
+  readonly asKept: State;
+  readonly taste: Taste;
+  readonly alcoholPercentVol: number;
+  readonly gates: readonly GateReading[];
+  readonly moments: readonly MomentReading[];
+  /** every gate lands */
+  readonly lands: boolean;
+}
+
+/** °C at which water activity and density of the whole formula are quoted, as they are measured. */
+export const QUOTED_AT_C = 20;
+
+/**
+ * Predicts a formula: its matter, every moment and every gate.
+ *
+ * @param formula lines with grams 0 or more, gates that name moments of the formula
+ * @returns nothing yet (`undefined`) while the pan holds 0 g
+ * @throws {RangeError} a gate names a moment that is not there
+ * @example predictFormula(formula)?.gates.every((gate) => gate.lands)
+ */
+export function predictFormula(formula: Formula): Prediction | undefined {
+  const components = mix(formula.lines);
+  const batch = prepareBatch(components, formula.process);
+  const { mixture } = batch;
+  if (!(mixture.massG > 0)) return undefined;
+  const asKept = stateAt(batch, QUOTED_AT_C, usualHistory(QUOTED_AT_C));
+  const moments = formula.moments.map((moment): MomentReading => {
+    const state = stateAt(batch, moment.temperatureC, moment.history);
+    const { plasticViscosityPaS, yieldStressPa, phases } = state.flow;
+    return {
+      moment,
+      state,
+      plateDiameterMm: plateDiameter({ plasticViscosityPaS, yieldStressPa, densityKgM3: phases.densityKgM3 }),
+    };
+  });
+  const gates = formula.gates.map((gate) => {
+    const at = moments[formula.moments.indexOf(momentOf(gate, formula.moments))] as MomentReading;
+    return readGate(gate, quantityIn(at.state, gate.quantity));
+  });
+  return {
+    massG: mixture.massG,
+    densityKgM3: asKept.flow.phases.densityKgM3,
+    components,
+    batch,
+    asKept,
+    taste: taste(mixture),
+    alcoholPercentVol: alcoholPercentVol(mixture.ethanolG, asKept.flow.phases.volumeMl),
+    gates,
+    moments,
+    lands: gates.every((gate) => gate.lands),
+  };
+}

@@ -1,0 +1,86 @@
+import type { Mixture } from '../matter/mixture';
+import { K } from '../model-constants';
+import { softCap24, softCap4 } from '../smooth';
+import type { Dissolved } from './dissolved';
+
+/** The liquid between particles and droplets: its viscosity and the thickeners in it. */
+export interface Serum {
+  /** Pa·s */
+  readonly viscosityPaS: number;
+  /** gelatin, pectin (% of the serum) and gums (% of its water), levelled off where the laws end */
+  readonly gelatinPercent: number;
+  readonly pectinPercent: number;
+  readonly gumsPercent: number;
+  /** gelatinised starch, % of the serum */
+  readonly starchPercent: number;
+}
+
+const SUCROSE_MOLAR_MASS = 342.3;
+const WATER_MOLAR_MASS = 18.015;
+/** Mole fraction of sucrose beyond which the law is not followed (J). */
+const MOLE_FRACTION_LIMIT = 0.3;
+
+/**
+ * Viscosity of a sucrose solution.
+ *
+ * @param moleFraction sucrose in sucrose and water, 0-0.1 in the data (75 % by weight), used beyond for syrups
+ * @param temperatureC 0-80 °C
+ * @returns Pa·s
+ * @see Genotelle 1978, quoted by Mathlouthi & Reiser 1995 (published)
+ */
+export function sucroseSolutionViscosity(moleFraction: number, temperatureC: number): number {
+  const reducedTemperature = (30 - temperatureC) / (91 + temperatureC);
+  return 1e-3 * 10 ** (22.46 * moleFraction - 0.114 + reducedTemperature * (1.1 + 43.1 * moleFraction ** 1.25));
+}
+
+/**
+ * Viscosity of the serum: a sucrose solution in which other sugars count as more or less sucrose, multiplied for alcohol,
+ * gelatin and pectin, with gums added.
+ *
+ * Published: sucrose law, alcohol (fit to tables at 20 °C up to 45 % by weight). Fitted to tables: gelatin 0-7 %, pectin
+ * 0-1.5 % (Martin form), gums as xanthan 0-0.5 %.
+ *
+ * @param mixture the batch
+ * @param dissolved what its water holds at this temperature
+ * @param temperatureC 0-95 °C
+ */
+export function serum(mixture: Mixture, dissolved: Dissolved, temperatureC: number): Serum {
+  const { solventWaterG, softShare } = dissolved.solvent;
+  const asSucroseG =
+    dissolved.sucroseG +
+    K.asSucroseLactose * dissolved.lactoseG +
+    softShare *
+      (K.asSucroseGlucose * mixture.glucoseG +
+        K.asSucroseFructose * mixture.fructoseG +
+        K.asSucroseMaltose * mixture.maltoseG +
+        K.asSucroseHigher * mixture.higherSaccharidesG +
+        K.asSucrosePolyol * mixture.solidPolyolG) +
+    K.asSucrosePolyol * mixture.glycerolG;
+  const sucroseMoles = asSucroseG / SUCROSE_MOLAR_MASS;
+  const moleFraction = softCap24(
+    sucroseMoles / (sucroseMoles + solventWaterG / WATER_MOLAR_MASS) + 1e-9,
+    MOLE_FRACTION_LIMIT,
+  );
+
+  const { ethanolG, gelatinG, pectinG, gumsG, saltG, mineralsG, starchG, process } = mixture;
+  const serumG = solventWaterG + dissolved.sugarsG + ethanolG + gelatinG + pectinG + gumsG + saltG + mineralsG;
+  const gelatinPercent = softCap4((100 * gelatinG) / serumG, 20);
+  const pectinPercent = softCap4((100 * pectinG) / serumG, 6);
+  const gumsPercent = softCap4((100 * gumsG) / (solventWaterG + ethanolG), 5);
+
+  let viscosityPaS = sucroseSolutionViscosity(moleFraction, temperatureC);
+  if (ethanolG > 0) {
+    const alcohol = ethanolG / (ethanolG + solventWaterG);
+    viscosityPaS *= Math.exp(4.8 * alcohol - 4.8 * alcohol * alcohol);
+  }
+  if (gelatinG > 0) viscosityPaS *= Math.exp(0.3 * gelatinPercent);
+  if (pectinG > 0) viscosityPaS *= 1 + 4 * pectinPercent * Math.exp(1.8 * pectinPercent);
+  viscosityPaS += 0.06 * gumsPercent;
+  return {
+    viscosityPaS,
+    gelatinPercent,
+    pectinPercent,
+    gumsPercent,
+    starchPercent: (100 * starchG * process.cook) / serumG,
+  };
+}

@@ -1,0 +1,67 @@
+import type { Process, ThermalHistory } from '../matter/process';
+import { K } from '../model-constants';
+import { sigmoid, softPlus } from '../smooth';
+import type { Serum } from '../serum/viscosity';
+
+/**
+ * Hours of a history spent below a setting temperature, with a soft edge of 1.5 °C.
+ *
+ * @param history hours and °C, oldest first
+ * @param setC °C
+ * @returns h
+ */
+export function hoursBelow(history: ThermalHistory, setC: number): number {
+  let hours = 0;
+  for (const [span, temperatureC] of history) hours += span * sigmoid((setC - temperatureC) / 1.5);
+  return hours;
+}
+
+/**
+ * Share of its final strength a gel has reached: half after `K.gelHalfHours` below its setting temperature (J).
+ *
+ * @returns 0-1
+ */
+function ripened(history: ThermalHistory, setC: number): number {
+  const hours = hoursBelow(history, setC);
+  return hours / (hours + K.gelHalfHours);
+}
+
+/**
+ * Yield stress that gelatin, pectin, cooked starch and gums give the serum, before particles amplify it.
+ *
+ * Gelatin: square of concentration (published form, level fitted). Pectin: thermoreversible (judgement). Starch: power 3.5 (fitted).
+ * Gums: as xanthan (judgement).
+ *
+ * @param serum its thickeners
+ * @param process gelatin strength
+ * @param temperatureC °C of the reading
+ * @param history hours and °C, oldest first, ending now
+ * @returns Pa, 0 or more
+ */
+export function gelYield(serum: Serum, process: Process, temperatureC: number, history: ThermalHistory): number {
+  const { gelatinPercent, pectinPercent, starchPercent, gumsPercent } = serum;
+  let yieldPa = 0;
+  if (gelatinPercent > 0) {
+    const effective = softPlus(gelatinPercent - K.gelatinLeast, 0.15);
+    yieldPa +=
+      K.gelatinYield *
+      (process.bloomG / 200) *
+      effective *
+      effective *
+      sigmoid((K.gelatinSetC - temperatureC) / K.gelatinSetWidth) *
+      ripened(history, K.gelatinSetC) *
+      (gelatinPercent / (gelatinPercent + 0.05));
+  }
+  if (pectinPercent > 0) {
+    yieldPa +=
+      K.pectinYield *
+      (pectinPercent + 1e-9) ** 2.5 *
+      sigmoid((K.pectinSetC - temperatureC) / 4) *
+      ripened(history, K.pectinSetC);
+  }
+  if (starchPercent > 0) {
+    yieldPa += K.starchYield * (starchPercent + 1e-9) ** 3.5 * (1 + 1.5 * sigmoid((40 - temperatureC) / 6));
+  }
+  if (gumsPercent > 0) yieldPa += 7 * (gumsPercent + 1e-9) ** 1.5;
+  return yieldPa;
+}

@@ -1,0 +1,195 @@
+import { z } from 'zod';
+import { GATE_QUANTITIES } from '@/core/balance/gates';
+import { DEFAULT_PROCESS, type ThermalHistory, usualHistory } from '@/core/matter/process';
+import { compositionSchema } from './ingredient';
+
+/** Most grams a line may hold: a hundred kilograms. */
+export const MOST_GRAMS = 100_000;
+/** Largest formula file that is read, in bytes; one formula is a few kilobytes. */
+export const LARGEST_FILE_BYTES = 5_000_000;
+const MOST_LINES = 60;
+const MOST_MOMENTS = 12;
+
+const name = (longest: number) =>
+  z
+    .string({ error: 'must be a text' })
+    .trim()
+    .min(1, 'must not be empty')
+    .max(longest, `must be at most ${longest} characters`);
+
+const grams = z
+  .number({ error: 'must be a number of grams' })
+  .min(0, 'must be 0 g or more')
+  .max(MOST_GRAMS, 'must be at most 100 000 g');
+
+const share = (usual: number) =>
+  z.number({ error: 'must be a number from 0 to 1' }).min(0, 'must be 0 to 1').max(1, 'must be 0 to 1').default(usual);
+
+const temperatureC = z
+  .number({ error: 'must be a number of °C' })
+  .min(-5, 'must be -5 to 110 °C')
+  .max(110, 'must be -5 to 110 °C');
+
+export const lineSchema = z
+  .object({
+    ingredient: name(80),
+    grams,
+    form: z.string().trim().max(40).optional(),
+    locked: z.boolean({ error: 'must be true or false' }).default(false),
+    minGrams: grams.optional(),
+    maxGrams: grams.optional(),
+  })
+  .refine((line) => line.maxGrams === undefined || (line.minGrams ?? 0) <= line.maxGrams, {
+    error: 'minGrams must not be more than maxGrams',
+    path: ['minGrams'],
+  });
+
+export const processSchema = z.object({
+  cook: share(DEFAULT_PROCESS.cook),
+  mix: share(DEFAULT_PROCESS.mix),
+  temper: share(DEFAULT_PROCESS.temper),
+  worked: share(DEFAULT_PROCESS.worked),
+  overwork: share(DEFAULT_PROCESS.overwork),
+  mixTemperatureC: temperatureC.default(DEFAULT_PROCESS.mixTemperatureC),
+  coldCream: share(DEFAULT_PROCESS.coldCream),
+  swingC: z.number().min(0).max(40).default(DEFAULT_PROCESS.swingC),
+  covered: share(DEFAULT_PROCESS.covered),
+  bloomG: z.number().min(50).max(400).default(DEFAULT_PROCESS.bloomG),
+  warmOffset: z.number().min(-5).max(5).default(DEFAULT_PROCESS.warmOffset),
+  coldOffset: z.number().min(-5).max(5).default(DEFAULT_PROCESS.coldOffset),
+});
+
+const hours = z
+  .number({ error: 'must be a number of hours' })
+  .min(0, 'must be 0 h or more')
+  .max(10_000, 'must be at most 10 000 h');
+
+export const momentSchema = z
+  .object({
+    name: name(40),
+    temperatureC,
+    history: z
+      .array(z.tuple([hours, temperatureC], { error: 'must be [hours, °C]' }))
+      .min(1, 'must hold at least one [hours, °C]')
+      .max(50)
+      .optional(),
+  })
+  .transform((moment) => ({
+    ...moment,
+    history: (moment.history ?? usualHistory(moment.temperatureC)) as ThermalHistory,
+  }));
+
+export const gateSchema = z
+  .object({
+    moment: name(40),
+    quantity: z.enum(GATE_QUANTITIES, { error: `must be one of ${GATE_QUANTITIES.join(', ')}` }),
+    low: z.number({ error: 'must be a number' }).min(0, 'must be 0 or more').max(1e9).optional(),
+    high: z.number({ error: 'must be a number' }).positive('must be above 0').max(1e9).optional(),
+  })
+  .refine((gate) => gate.low !== undefined || gate.high !== undefined, { error: 'must have a low or a high edge' })
+  .refine((gate) => gate.high === undefined || (gate.low ?? 0) < gate.high, {
+    error: 'low must be less than high',
+    path: ['low'],
+  });
+
+/** Grams wanted on the table at the end, and what stays in pan and bowl. */
+export const yieldSchema = z.object({
+  targetGrams: grams.optional(),
+  bowlLossGrams: grams.default(0),
+});
+
+/** Names that a plain object would take for its own. */
+const SAFE_ID = /^(?!__proto__$|constructor$|prototype$)/;
+
+/** Format `dark-pour/formula`, version 1: the project's open formula file. */
+export const formulaFileSchema = z
+  .object({
+    format: z.literal('dark-pour/formula', { error: 'must be "dark-pour/formula"' }),
+    version: z.literal(1, { error: 'only version 1 can be read here' }),
+    name: name(120),
+    use: z.string().trim().max(60).optional(),
+    note: z.string().trim().max(2000).optional(),
+    lines: z.array(lineSchema, { error: 'must be a list of lines' }).max(MOST_LINES, `must be at most ${MOST_LINES} lines`),
+    ingredients: z
+      .record(
+        z.string().max(80).regex(SAFE_ID, 'is not a usable id'),
+        z.object({ name: name(120), components: compositionSchema }),
+      )
+      .default({}),
+    process: processSchema.prefault({}),
+    moments: z.array(momentSchema).max(MOST_MOMENTS).default([]),
+    gates: z.array(gateSchema).max(40).default([]),
+    yield: yieldSchema.optional(),
+  })
+  .superRefine((file, context) => {
+    const names = new Set<string>();
+    file.moments.forEach((moment, index) => {
+      if (names.has(moment.name)) {
+        context.addIssue({
+          code: 'custom',
+          path: ['moments', index, 'name'],
+          message: `"${moment.name}" is there twice`,
+        });
+      }
+      names.add(moment.name);
+    });
+    file.gates.forEach((gate, index) => {
+      if (!names.has(gate.moment)) {
+        context.addIssue({
+          code: 'custom',
+          path: ['gates', index, 'moment'],
+          message: `no moment is called "${gate.moment}"`,
+        });
+      }
+    });
+  });
+
+export type FormulaFile = z.output<typeof formulaFileSchema>;
+export type FormulaFileInput = z.input<typeof formulaFileSchema>;
+export type FileLine = FormulaFile['lines'][number];
+export type FileMoment = FormulaFile['moments'][number];
+export type FileGate = FormulaFile['gates'][number];
+
+/** Thrown when a file cannot be read as a formula; the message says where and why. */
+export class FormulaFileError extends Error {
+  override readonly name = 'FormulaFileError';
+}
+
+/** A place in a file as a cook can find it: `lines[2].grams`. */
+function place(path: readonly PropertyKey[]): string {
+  return path.map((step, i) => (typeof step === 'number' ? `[${step}]` : `${i > 0 ? '.' : ''}${String(step)}`)).join('');
+}
+
+/**
+ * Reads one parsed JSON value as a formula file.
+ *
+ * @throws {FormulaFileError} with up to five places and reasons
+ */
+export function readFormula(value: unknown): FormulaFile {
+  if (value === null || typeof value !== 'object' || Array.isArray(value)) {
+    throw new FormulaFileError('a formula must be a JSON object with "format", "version", "name" and "lines"');
+  }
+  const parsed = formulaFileSchema.safeParse(value);
+  if (parsed.success) return parsed.data;
+  const reasons = parsed.error.issues.slice(0, 5).map((issue) => {
+    const at = place(issue.path);
+    return at ? `${at}: ${issue.message}` : issue.message;
+  });
+  throw new FormulaFileError(reasons.join('; '));
+}
+
+/**
+ * Reads the text of a formula file.
+ *
+ * @throws {FormulaFileError} not JSON, too large, or not a formula
+ */
+export function parseFormulaText(text: string): unknown {
+  if (text.length > LARGEST_FILE_BYTES) {
+    throw new FormulaFileError('the file is over 5 MB; a formula file is a few kilobytes');
+  }
+  try {
+    return JSON.parse(text) as unknown;
+  } catch (error) {
+    throw new FormulaFileError(`this is not JSON: ${(error as Error).message}`);
+  }
+}
