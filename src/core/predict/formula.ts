@@ -86,7 +86,7 @@ export function predictFormula(formula: Formula): Prediction | undefined {
     return readGate(gate, quantityIn(at.state, gate.quantity));
   });
   return {
-    massG: mixture.massG,
+    massG: formula.lines.reduce((sum, line) => sum + line.grams, 0),
     densityKgM3: asKept.flow.phases.densityKgM3,
     components,
     batch,

@@ -1,0 +1,48 @@
+import { NextResponse } from 'next/server';
+import { z } from 'zod';
+import { formulaFileSchema } from '@/formats/formula-file';
+import { sharedDatabase } from '@/server/db/database';
+import { answering, RequestError, readJson } from '@/server/read-request';
+import { deleteFormula, findFormula, saveFormula } from '@/server/repositories/formulas';
+
+type Context = { params: Promise<{ id: string }> };
+
+const saveSchema = z.object({ revision: z.number().int().min(1), formula: formulaFileSchema });
+
+const GONE = 'This formula was deleted, or never was here.';
+
+/** One formula as kept now. */
+export async function GET(_request: Request, { params }: Context) {
+  return answering(async () => {
+    const { db } = await sharedDatabase();
+    const formula = await findFormula(db, (await params).id);
+    if (!formula) throw new RequestError(404, GONE);
+    return NextResponse.json(formula);
+  });
+}
+
+/** Saves over the revision it was opened at; 409 with what is kept when somebody else saved meanwhile. */
+export async function PUT(request: Request, { params }: Context) {
+  return answering(async () => {
+    const { revision, formula } = await readJson(request, saveSchema);
+    const { db } = await sharedDatabase();
+    const result = await saveFormula(db, (await params).id, revision, formula, new Date());
+    if (result.outcome === 'gone') throw new RequestError(404, GONE);
+    if (result.outcome === 'stale') {
+      return NextResponse.json(
+        { message: 'Somebody else saved this formula meanwhile.', current: result.current },
+        { status: 409 },
+      );
+    }
+    return NextResponse.json({ revision: result.formula.revision, updatedAt: result.formula.updatedAt });
+  });
+}
+
+/** Deletes so that it can be brought back. */
+export async function DELETE(_request: Request, { params }: Context) {
+  return answering(async () => {
+    const { db } = await sharedDatabase();
+    if (!(await deleteFormula(db, (await params).id, new Date()))) throw new RequestError(404, GONE);
+    return NextResponse.json({ deleted: true });
+  });
+}

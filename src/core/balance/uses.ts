@@ -1,0 +1,87 @@
+import { usualHistory } from '../matter/process';
+import type { Moment } from '../predict/moments';
+import type { Gate } from './gates';
+
+/** Names of the four moments every use looks at. */
+export const MOMENT_NAMES = ['pan', 'pour', 'bench', 'fridge'] as const;
+
+/** A job a sauce, ganache or glaze can have, with the moments to look at and the gates that make it fit. */
+export interface Use {
+  readonly id: string;
+  /** as a cook says it */
+  readonly name: string;
+  readonly moments: readonly Moment[];
+  readonly gates: readonly Gate[];
+}
+
+type Band = readonly [moment: 'pour' | 'bench' | 'fridge', quantity: Gate['quantity'], low: number, high: number];
+
+const PAN_C = 60;
+
+/** The usual four moments: hot in the pan, at the pour, set on the bench, out of the fridge. */
+function fourMoments(pourC: number, benchC: number, fridgeC: number): Moment[] {
+  return [
+    { name: 'pan', temperatureC: PAN_C, history: usualHistory(PAN_C) },
+    { name: 'pour', temperatureC: pourC, history: usualHistory(pourC) },
+    { name: 'bench', temperatureC: benchC, history: usualHistory(benchC) },
+    { name: 'fridge', temperatureC: fridgeC, history: [[12, fridgeC]] },
+  ];
+}
+
+function use(id: string, name: string, at: { pour: number; bench: number; fridge: number }, bands: readonly Band[]): Use {
+  return {
+    id,
+    name,
+    moments: fourMoments(at.pour, at.bench, at.fridge),
+    gates: bands.map(([moment, quantity, low, high]) => ({ moment, quantity, low: low || undefined, high })),
+  };
+}
+
+/**
+ * The uses and their bands. They come from one-line physics, judgement in the kitchen figures: a coat that hangs on a side needs density x
+ * g x thickness of yield stress, a rosette density x g x height / root 3, a slab that cuts 20-150 kPa, a poured film drains for the time
+ * until it stops.
+ */
+export const USES: readonly Use[] = [
+  use('coat_eclair', 'Coat éclairs', { pour: 32, bench: 18, fridge: 4 }, [
+    ['pour', 'apparentViscosityPaS', 1.5, 7],
+    ['pour', 'yieldStressPa', 4, 25],
+    ['bench', 'yieldStressPa', 150, 20_000],
+  ]),
+  use('mirror_glaze', 'Glaze a cake over the side', { pour: 33, bench: 20, fridge: 5 }, [
+    ['pour', 'apparentViscosityPaS', 1, 4.5],
+    ['pour', 'yieldStressPa', 0, 12],
+    ['fridge', 'yieldStressPa', 100, 6_000],
+  ]),
+  use('nappe_sauce', 'Nap a dessert', { pour: 50, bench: 20, fridge: 4 }, [
+    ['pour', 'apparentViscosityPaS', 0.1, 0.8],
+    ['pour', 'yieldStressPa', 0.3, 8],
+  ]),
+  use('pour_icecream', 'Pour over ice cream', { pour: 40, bench: 20, fridge: 4 }, [
+    ['pour', 'apparentViscosityPaS', 0.3, 2],
+    ['pour', 'yieldStressPa', 0, 15],
+  ]),
+  use('pool_plate', 'Pool a plate', { pour: 40, bench: 20, fridge: 4 }, [
+    ['pour', 'apparentViscosityPaS', 0.08, 0.6],
+    ['pour', 'yieldStressPa', 0, 4],
+  ]),
+  use('dip_stick', 'Dip and cling', { pour: 35, bench: 18, fridge: 4 }, [
+    ['pour', 'apparentViscosityPaS', 1, 5],
+    ['pour', 'yieldStressPa', 3, 25],
+    ['bench', 'yieldStressPa', 300, 30_000],
+  ]),
+  use('spread_fill', 'Spread between layers', { pour: 35, bench: 20, fridge: 4 }, [
+    ['bench', 'yieldStressPa', 100, 3_000],
+  ]),
+  use('pipe_rosette', 'Pipe rosettes', { pour: 35, bench: 20, fridge: 4 }, [['bench', 'yieldStressPa', 190, 3_000]]),
+  use('roll_truffle', 'Roll truffles', { pour: 35, bench: 18, fridge: 4 }, [['bench', 'yieldStressPa', 5_000, 40_000]]),
+  use('cut_squares', 'Cut slabs', { pour: 35, bench: 18, fridge: 4 }, [['bench', 'yieldStressPa', 20_000, 150_000]]),
+  use('spoon_cold', 'Spoon from the jar', { pour: 40, bench: 20, fridge: 5 }, [
+    ['fridge', 'yieldStressPa', 30, 5_000],
+  ]),
+];
+
+/** Finds a use by its id. */
+export function findUse(id: string | undefined): Use | undefined {
+  return USES.find((candidate) => candidate.id === id);
+}

@@ -1,0 +1,50 @@
+import { type NextRequest, NextResponse } from 'next/server';
+
+/** Style attribute of the hidden span that Headless UI renders on the server. */
+const HIDDEN_SPAN_STYLE = "'sha256-CFWxk59hmWWhsVWNXy+t1albqTRppvlCMXFTDkd+1YA='";
+
+/** What a page may load: our own files, scripts with this answer's nonce, nothing from elsewhere. */
+function contentSecurityPolicy(nonce: string): string {
+  const development = process.env.NODE_ENV === 'development';
+  return [
+    "default-src 'none'",
+    `script-src 'nonce-${nonce}' 'strict-dynamic'${development ? " 'unsafe-eval'" : ''}`,
+    development ? "style-src 'self' 'unsafe-inline'" : `style-src 'self' 'nonce-${nonce}'`,
+    development ? '' : `style-src-attr 'unsafe-hashes' ${HIDDEN_SPAN_STYLE}`,
+    "img-src 'self' data: blob:",
+    "font-src 'self'",
+    `connect-src 'self'${development ? ' ws:' : ''}`,
+    "worker-src 'self'",
+    "manifest-src 'self'",
+    "form-action 'self'",
+    "base-uri 'none'",
+    "frame-ancestors 'none'",
+    "object-src 'none'",
+  ]
+    .filter(Boolean)
+    .join('; ');
+}
+
+/** Whether a request that changes something comes from our own pages or from no page at all (a shell). */
+function isOwnRequest(request: NextRequest): boolean {
+  const site = request.headers.get('sec-fetch-site');
+  return site === null || site === 'same-origin' || site === 'none';
+}
+
+export function proxy(request: NextRequest) {
+  if (request.method !== 'GET' && request.method !== 'HEAD' && !isOwnRequest(request)) {
+    return NextResponse.json({ message: 'Only pages of this Dark Pour may change its data.' }, { status: 403 });
+  }
+  const nonce = Buffer.from(crypto.randomUUID()).toString('base64');
+  const policy = contentSecurityPolicy(nonce);
+  const headers = new Headers(request.headers);
+  headers.set('x-nonce', nonce);
+  headers.set('content-security-policy', policy);
+  const response = NextResponse.next({ request: { headers } });
+  response.headers.set('content-security-policy', policy);
+  response.headers.set('x-content-type-options', 'nosniff');
+  response.headers.set('referrer-policy', 'no-referrer');
+  return response;
+}
+
+export const config = { matcher: [{ source: '/((?!_next/static|_next/image|favicon|icon).*)' }] };

@@ -1,0 +1,110 @@
+import { existsSync, mkdirSync, readFileSync, rmSync, statSync, utimesSync } from 'node:fs';
+import { hostname } from 'node:os';
+import path from 'node:path';
+import lockfile from 'proper-lockfile';
+import writeFileAtomic from 'write-file-atomic';
+import { z } from 'zod';
+
+/**
+ * One process owns a data folder: two on one embedded database corrupt it without any error.
+ *
+ * The owner is written down in `owner.json`. Whether it still lives is told by its process id together with the time that process
+ * started, so a stale note left by a killed process is taken over at once and a busy owner is never mistaken for a dead
+ * one. An owner on another machine (a shared folder) is believed as long as it renews the note. A short file lock keeps two starters
+ * from taking over at the same time.
+ */
+const OWNER_FILE = 'owner.json';
+const RENEW_EVERY_MS = 5_000;
+const FOREIGN_OWNER_STALE_MS = 30_000;
+
+const ownerSchema = z.object({
+  pid: z.number().int().positive(),
+  processStarted: z.string(),
+  host: z.string(),
+  since: z.string(),
+});
+
+type Owner = z.infer<typeof ownerSchema>;
+
+/** Thrown when another living process owns the folder. */
+export class DataFolderInUseError extends Error {
+  override readonly name = 'DataFolderInUseError';
+
+  constructor(folder: string, owner: Owner) {
+    super(
+      `The data folder ${folder} is already open in another Dark Pour (process ${owner.pid} on ${owner.host}, since ${owner.since}). ` +
+        'Nothing was changed. Use that one, stop it first, or point DARK_POUR_DATA at another folder.',
+    );
+  }
+}
+
+/** When a process started, as the system tells it; empty where the system does not. Tells a process from a later one with its number. */
+function processStarted(pid: number): string {
+  try {
+    const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');
+    return stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19] ?? '';
+  } catch {
+    return '';
+  }
+}
+
+function isRunning(pid: number): boolean {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch (error) {
+    return (error as NodeJS.ErrnoException).code === 'EPERM';
+  }
+}
+
+function readOwner(file: string): Owner | undefined {
+  try {
+    const parsed = ownerSchema.safeParse(JSON.parse(readFileSync(file, 'utf8')));
+    return parsed.success ? parsed.data : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+function isAlive(owner: Owner, file: string): boolean {
+  if (owner.host !== hostname()) return Date.now() - statSync(file).mtimeMs < FOREIGN_OWNER_STALE_MS;
+  return isRunning(owner.pid) && processStarted(owner.pid) === owner.processStarted;
+}
+
+/**
+ * Takes ownership of a data folder, creating it when needed.
+ *
+ * @returns a function that gives it back
+ * @throws {DataFolderInUseError} a living process owns it
+ */
+export async function ownDataFolder(folder: string): Promise<() => void> {
+  mkdirSync(folder, { recursive: true });
+  const file = path.join(folder, OWNER_FILE);
+  const unlock = await lockfile.lock(folder, {
+    lockfilePath: path.join(folder, 'owner.lock'),
+    stale: 5_000,
+    retries: { retries: 40, minTimeout: 100, maxTimeout: 250 },
+  });
+  try {
+    const current = readOwner(file);
+    if (current && isAlive(current, file)) throw new DataFolderInUseError(folder, current);
+    const me: Owner = {
+      pid: process.pid,
+      processStarted: processStarted(process.pid),
+      host: hostname(),
+      since: new Date().toISOString(),
+    };
+    writeFileAtomic.sync(file, `${JSON.stringify(me)}\n`);
+  } finally {
+    await unlock();
+  }
+  const renew = setInterval(() => {
+    const now = new Date();
+    if (existsSync(file)) utimesSync(file, now, now);
+  }, RENEW_EVERY_MS);
+  renew.unref();
+  return () => {
+    clearInterval(renew);
+    rmSync(file, { force: true });
+  };
+}

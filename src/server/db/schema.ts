@@ -1,0 +1,74 @@
+import {
+  boolean,
+  doublePrecision,
+  foreignKey,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+} from 'drizzle-orm/pg-core';
+import type { FormulaFile } from '@/formats/formula-file';
+import type { Ingredient } from '@/formats/ingredient';
+
+/** The larder: what ingredients are made of. */
+export const ingredients = pgTable('ingredients', {
+  id: text().primaryKey(),
+  position: integer().notNull(),
+  name: text().notNull(),
+  group: text().$type<Ingredient['group']>().notNull(),
+  components: jsonb().$type<Ingredient['components']>().notNull(),
+  measures: jsonb().$type<Ingredient['measures']>().notNull(),
+  pieces: jsonb().$type<Ingredient['pieces']>().notNull(),
+  densityGPerMl: doublePrecision('density_g_per_ml'),
+  cocoaPercent: doublePrecision('cocoa_percent'),
+  allergens: jsonb().$type<Ingredient['allergens']>().notNull(),
+  vegan: boolean().notNull(),
+  priceEurPerKg: doublePrecision('price_eur_per_kg'),
+  keeps: text().notNull(),
+  caution: text().notNull(),
+  source: text().notNull(),
+});
+
+/** Formulas. `revision` counts saves, so that a stale save is told. `deletedAt` keeps a deleted formula for undo. */
+export const formulas = pgTable(
+  'formulas',
+  {
+    id: text().primaryKey(),
+    name: text().notNull(),
+    use: text(),
+    note: text(),
+    process: jsonb().$type<FormulaFile['process']>().notNull(),
+    moments: jsonb().$type<FormulaFile['moments']>().notNull(),
+    gates: jsonb().$type<FormulaFile['gates']>().notNull(),
+    ownIngredients: jsonb('own_ingredients').$type<FormulaFile['ingredients']>().notNull(),
+    yieldTarget: jsonb('yield_target').$type<NonNullable<FormulaFile['yield']>>(),
+    revision: integer().notNull(),
+    createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
+    updatedAt: timestamp('updated_at', { withTimezone: true }).notNull(),
+    deletedAt: timestamp('deleted_at', { withTimezone: true }),
+  },
+  (table) => [index('formulas_live').on(table.deletedAt, table.updatedAt)],
+);
+
+/** The rows of a formula's pan, in order. */
+export const formulaLines = pgTable(
+  'formula_lines',
+  {
+    formulaId: text('formula_id').notNull(),
+    position: integer().notNull(),
+    ingredient: text().notNull(),
+    form: text(),
+    grams: doublePrecision().notNull(),
+    locked: boolean().notNull(),
+    minGrams: doublePrecision('min_grams'),
+    maxGrams: doublePrecision('max_grams'),
+  },
+  (table) => [
+    primaryKey({ columns: [table.formulaId, table.position] }),
+    foreignKey({ columns: [table.formulaId], foreignColumns: [formulas.id] }).onDelete('cascade'),
+    index('formula_lines_ingredient').on(table.ingredient),
+  ],
+);

@@ -1,0 +1,32 @@
+import { lanternMillFormulas } from './demo/lantern-mill';
+import { type Database, openDatabase } from './db/database';
+import { createFormula, listFormulas } from './repositories/formulas';
+import { stockEmptyLarder } from './repositories/larder';
+import { startingLarder } from './repositories/starting-larder';
+
+const SECOND = 1000;
+
+/** Puts Lantern Mill's formulas into an empty library, the first of them changed last. */
+async function seedDemo(db: Database, now: Date): Promise<void> {
+  if ((await listFormulas(db)).length > 0) return;
+  const files = lanternMillFormulas();
+  for (const [index, file] of files.entries()) {
+    await createFormula(db, file, new Date(now.getTime() - (files.length - index) * SECOND));
+  }
+}
+
+/**
+ * Creates and stocks a data folder: schema, starting larder and, for the demo, Lantern Mill's formulas. Run in a process of its own before the
+ * server starts, because creating a database takes far more memory than opening one.
+ *
+ * @throws {DataFolderInUseError} another living process owns the folder
+ */
+export async function prepareData(folder: string, options: { demo: boolean }): Promise<void> {
+  const { db, close } = await openDatabase(folder);
+  try {
+    await stockEmptyLarder(db, startingLarder());
+    if (options.demo) await seedDemo(db, new Date());
+  } finally {
+    await close();
+  }
+}

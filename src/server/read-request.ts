@@ -1,0 +1,54 @@
+import { NextResponse } from 'next/server';
+import type { z } from 'zod';
+import { LARGEST_FILE_BYTES } from '@/formats/formula-file';
+
+/** A request that cannot be used, with the answer for it. */
+export class RequestError extends Error {
+  override readonly name = 'RequestError';
+
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly issues: readonly { path: string; message: string }[] = [],
+  ) {
+    super(message);
+  }
+}
+
+/**
+ * Reads a JSON request body against a schema.
+ *
+ * @throws {RequestError} 413 too large, 400 not JSON, 422 does not fit, with the place of each fault
+ */
+export async function readJson<Schema extends z.ZodType>(request: Request, schema: Schema): Promise<z.output<Schema>> {
+  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_FILE_BYTES) {
+    throw new RequestError(413, 'That is over 5 MB; a formula is a few kilobytes.');
+  }
+  const text = await request.text();
+  if (text.length > LARGEST_FILE_BYTES) {
+    throw new RequestError(413, 'That is over 5 MB; a formula is a few kilobytes.');
+  }
+  let value: unknown;
+  try {
+    value = JSON.parse(text);
+  } catch {
+    throw new RequestError(400, 'That is not JSON.');
+  }
+  const parsed = schema.safeParse(value);
+  if (parsed.success) return parsed.data;
+  const issues = parsed.error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));
+  throw new RequestError(422, `${issues[0]?.path}: ${issues[0]?.message}`, issues);
+}
+
+/** Runs a route's work and turns its refusals into answers a cook can read. */
+export async function answering(work: () => Promise<NextResponse>): Promise<NextResponse> {
+  try {
+    return await work();
+  } catch (error) {
+    if (error instanceof RequestError) {
+      return NextResponse.json({ message: error.message, issues: error.issues }, { status: error.status });
+    }
+    process.stderr.write(`${error instanceof Error ? error.stack : error}\n`);
+    return NextResponse.json({ message: 'Something went wrong here; nothing was changed.' }, { status: 500 });
+  }
+}

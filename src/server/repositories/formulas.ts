@@ -1,0 +1,180 @@
+import { randomUUID } from 'node:crypto';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, lt } from 'drizzle-orm';
+import type { FormulaFile } from '@/formats/formula-file';
+import type { Database } from '../db/database';
+import { formulaLines, formulas } from '../db/schema';
+
+/** A formula as kept: the contents of a formula file, with the number of times it was saved. */
+export interface StoredFormula {
+  readonly id: string;
+  readonly revision: number;
+  /** ISO 8601 */
+  readonly updatedAt: string;
+  readonly file: FormulaFile;
+}
+
+/** How a save came out. */
+export type SaveOutcome =
+  | { readonly outcome: 'saved'; readonly formula: StoredFormula }
+  | { readonly outcome: 'stale'; readonly current: StoredFormula }
+  | { readonly outcome: 'gone' };
+
+type FormulaRow = typeof formulas.$inferSelect;
+type LineRow = typeof formulaLines.$inferSelect;
+
+function toStored(row: FormulaRow, lines: readonly LineRow[]): StoredFormula {
+  return {
+    id: row.id,
+    revision: row.revision,
+    updatedAt: row.updatedAt.toISOString(),
+    file: {
+      format: 'dark-pour/formula',
+      version: 1,
+      name: row.name,
+      use: row.use ?? undefined,
+      note: row.note ?? undefined,
+      lines: lines.map((line) => ({
+        ingredient: line.ingredient,
+        grams: line.grams,
+        form: line.form ?? undefined,
+        locked: line.locked,
+        minGrams: line.minGrams ?? undefined,
+        maxGrams: line.maxGrams ?? undefined,
+      })),
+      ingredients: row.ownIngredients,
+      process: row.process,
+      moments: row.moments,
+      gates: row.gates,
+      yield: row.yieldTarget ?? undefined,
+    },
+  };
+}
+
+function columnsOf(file: FormulaFile) {
+  return {
+    name: file.name,
+    use: file.use ?? null,
+    note: file.note ?? null,
+    process: file.process,
+    moments: file.moments,
+    gates: file.gates,
+    ownIngredients: file.ingredients,
+    yieldTarget: file.yield ?? null,
+  };
+}
+
+function lineRows(formulaId: string, file: FormulaFile) {
+  return file.lines.map((line, position) => ({
+    formulaId,
+    position,
+    ingredient: line.ingredient,
+    form: line.form ?? null,
+    grams: line.grams,
+    locked: line.locked,
+    minGrams: line.minGrams ?? null,
+    maxGrams: line.maxGrams ?? null,
+  }));
+}
+
+/** All formulas that are not deleted, the last changed first. */
+export async function listFormulas(db: Database): Promise<StoredFormula[]> {
+  const rows = await db.select().from(formulas).where(isNull(formulas.deletedAt)).orderBy(desc(formulas.updatedAt));
+  if (rows.length === 0) return [];
+  const lines = await db
+    .select()
+    .from(formulaLines)
+    .where(
+      inArray(
+        formulaLines.formulaId,
+        rows.map((row) => row.id),
+      ),
+    )
+    .orderBy(asc(formulaLines.position));
+  const byFormula = new Map<string, LineRow[]>();
+  for (const line of lines) {
+    const own = byFormula.get(line.formulaId);
+    if (own) own.push(line);
+    else byFormula.set(line.formulaId, [line]);
+  }
+  return rows.map((row) => toStored(row, byFormula.get(row.id) ?? []));
+}
+
+/** One formula, unless it is deleted or never was. */
+export async function findFormula(db: Database, id: string): Promise<StoredFormula | undefined> {
+  const [row] = await db
+    .select()
+    .from(formulas)
+    .where(and(eq(formulas.id, id), isNull(formulas.deletedAt)));
+  if (!row) return undefined;
+  const lines = await db
+    .select()
+    .from(formulaLines)
+    .where(eq(formulaLines.formulaId, id))
+    .orderBy(asc(formulaLines.position));
+  return toStored(row, lines);
+}
+
+/** Keeps a new formula. */
+export async function createFormula(db: Database, file: FormulaFile, now: Date): Promise<StoredFormula> {
+  const id = randomUUID();
+  await db.transaction(async (tx) => {
+    await tx.insert(formulas).values({ id, ...columnsOf(file), revision: 1, createdAt: now, updatedAt: now });
+    if (file.lines.length > 0) await tx.insert(formulaLines).values(lineRows(id, file));
+  });
+  return { id, revision: 1, updatedAt: now.toISOString(), file };
+}
+
+/**
+ * Saves a formula over the revision it was opened at.
+ *
+ * @returns `stale` with what is kept now when somebody else saved meanwhile; nothing is overwritten then
+ */
+export async function saveFormula(
+  db: Database,
+  id: string,
+  revision: number,
+  file: FormulaFile,
+  now: Date,
+): Promise<SaveOutcome> {
+  const saved = await db.transaction(async (tx) => {
+    const changed = await tx
+      .update(formulas)
+      .set({ ...columnsOf(file), revision: revision + 1, updatedAt: now })
+      .where(and(eq(formulas.id, id), eq(formulas.revision, revision), isNull(formulas.deletedAt)))
+      .returning({ id: formulas.id });
+    if (changed.length === 0) return false;
+    await tx.delete(formulaLines).where(eq(formulaLines.formulaId, id));
+    if (file.lines.length > 0) await tx.insert(formulaLines).values(lineRows(id, file));
+    return true;
+  });
+  if (saved) {
+    return { outcome: 'saved', formula: { id, revision: revision + 1, updatedAt: now.toISOString(), file } };
+  }
+  const current = await findFormula(db, id);
+  return current ? { outcome: 'stale', current } : { outcome: 'gone' };
+}
+
+/** Deletes a formula so that it can still be brought back. */
+export async function deleteFormula(db: Database, id: string, now: Date): Promise<boolean> {
+  const changed = await db
+    .update(formulas)
+    .set({ deletedAt: now })
+    .where(and(eq(formulas.id, id), isNull(formulas.deletedAt)))
+    .returning({ id: formulas.id });
+  return changed.length > 0;
+}
+
+/** Brings a deleted formula back as it was. */
+export async function restoreFormula(db: Database, id: string): Promise<boolean> {
+  const changed = await db
+    .update(formulas)
+    .set({ deletedAt: null })
+    .where(and(eq(formulas.id, id), isNotNull(formulas.deletedAt)))
+    .returning({ id: formulas.id });
+  return changed.length > 0;
+}
+
+/** Forgets formulas deleted before a day; their lines go with them. */
+export async function forgetDeleted(db: Database, before: Date): Promise<void> {
+  await db.delete(formulas).where(lt(formulas.deletedAt, before));
+}
