@@ -1,7 +1,7 @@
 import { type Formula, type Prediction, predictFormula } from '../predict/formula';
 import { type Obstacle, obstacles } from './obstacles';
 import { exchangeSteps } from './exchange';
-import { balanceProblem, CHANGE_SHARE_OF_BATCH, reach } from './problem';
+import { balanceProblem, CHANGE_SHARE_OF_BATCH, reachOf } from './problem';
 import { roundToScale } from './rounding';
 import { type Found, type Point, passes, search } from './search';
 
@@ -58,7 +58,7 @@ function roundings(formula: Formula, point: Point, ways: readonly { tenthsToSmal
   const lines = free.map((index, k) => {
     const from = all[index] as number;
     const to = Math.max(from + (point.y[k] as number) * (scale[k] as number), 0);
-    return { from, to, ...reach(formula, index, batchG) };
+    return { from, to, ...reachOf(formula.lines[index] as Formula['lines'][number], batchG) };
   });
   const totalG = free.reduce((sum, index) => sum + (all[index] as number), 0);
   return ways.flatMap((way) => {

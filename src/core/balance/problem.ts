@@ -38,11 +38,13 @@ export interface BalanceProblem {
   readonly formula: Formula;
 }
 
-/** The grams a balance may give a line, least and most. */
-export function reach(formula: Formula, line: number, batchG: number): { least: number; most: number } {
-  const { grams, minGrams, maxGrams } = formula.lines[line] as Formula['lines'][number];
-  const least = minGrams ?? 0;
-  const most = maxGrams ?? Math.max(REACH_TIMES * grams, REACH_SHARE_OF_BATCH * batchG);
+/** The grams a balance may give a line of a batch, least and most. */
+export function reachOf(
+  line: { grams: number; minGrams?: number | undefined; maxGrams?: number | undefined },
+  batchG: number,
+): { least: number; most: number } {
+  const least = line.minGrams ?? 0;
+  const most = line.maxGrams ?? Math.max(REACH_TIMES * line.grams, REACH_SHARE_OF_BATCH * batchG);
   return { least, most: Math.max(least, most) };
 }
 
@@ -61,7 +63,7 @@ export function balanceProblem(
   const free = formula.lines.flatMap((line, index) => (line.locked ? [] : [index]));
   const start = free.map((index) => (formula.lines[index] as Formula['lines'][number]).grams);
   const scale = start.map((grams) => grams + CHANGE_SHARE_OF_BATCH * batchG);
-  const reaches = free.map((index) => reach(formula, index, batchG));
+  const reaches = free.map((index) => reachOf(formula.lines[index] as Formula['lines'][number], batchG));
   const perGram = free.map((index) => (formula.lines[index] as Formula['lines'][number]).perGram);
 
   const base = new Float64Array(COMPONENT_COUNT);

@@ -1,0 +1,33 @@
+import type { Metadata } from 'next';
+import { headers } from 'next/headers';
+import { notFound } from 'next/navigation';
+import { BalanceScreen } from '@/features/balance/balance-screen';
+import { sharedDatabase } from '@/server/db/database';
+import { findFormula } from '@/server/repositories/formulas';
+import { listIngredients } from '@/server/repositories/larder';
+
+export const dynamic = 'force-dynamic';
+
+type Props = { params: Promise<{ id: string }> };
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const { db } = await sharedDatabase();
+  const formula = await findFormula(db, (await params).id);
+  return { title: formula?.file.name ?? 'Not found' };
+}
+
+export default async function BalancePage({ params }: Props) {
+  const { id } = await params;
+  const { db } = await sharedDatabase();
+  const formula = await findFormula(db, id);
+  if (!formula) notFound();
+  return (
+    <BalanceScreen
+      key={id}
+      id={id}
+      opened={{ revision: formula.revision, file: formula.file }}
+      ingredients={await listIngredients(db)}
+      nonce={(await headers()).get('x-nonce') ?? undefined}
+    />
+  );
+}

@@ -1,0 +1,14 @@
+import { summarise } from '@/features/library/formula-summary';
+import { LibraryScreen } from '@/features/library/library-screen';
+import { sharedDatabase } from '@/server/db/database';
+import { listFormulas } from '@/server/repositories/formulas';
+import { listIngredients } from '@/server/repositories/larder';
+
+export const dynamic = 'force-dynamic';
+
+export default async function FormulasPage() {
+  const { db } = await sharedDatabase();
+  const larder = new Map((await listIngredients(db)).map((ingredient) => [ingredient.id, ingredient]));
+  const formulas = (await listFormulas(db)).map((formula) => summarise(formula, larder));
+  return <LibraryScreen formulas={formulas} />;
+}

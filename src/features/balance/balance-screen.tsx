@@ -1,0 +1,195 @@
+'use client';
+
+import { Redo2, Undo2 } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { keepingWords } from '@/core/keep/shelf';
+import type { FormulaFile } from '@/formats/formula-file';
+import type { Ingredient } from '@/formats/ingredient';
+import { Key } from '@/ui/button';
+import { significant, waterActivity } from '@/ui/format';
+import { TopBar } from '@/ui/top-bar';
+import { AddIngredient } from './add-ingredient';
+import { allergens, cautions } from './cautions';
+import { CurveCard } from './curve-card';
+import { applyEdit, fileOf, type FormulaDraft } from './formula-draft';
+import { FormulaName } from './formula-name';
+import { MomentsStrip } from './moments-strip';
+import { ingredientName, ingredientsInPan, Pan } from './pan';
+import { SaveNotice, saveWords } from './save-notice';
+import { Shortcuts } from './shortcuts';
+import { TargetsSheet } from './targets-sheet';
+import { useAutosave } from './use-autosave';
+import { type BalanceOutcome, useBalance } from './use-balance';
+import { knownLines, predictDraft, useFormula } from './use-formula';
+import { VerdictPanel } from './verdict-panel';
+
+/** Grams a new row starts with: a twentieth of the batch, a round number. */
+function firstGrams(draft: FormulaDraft): number {
+  const total = draft.lines.reduce((sum, line) => sum + line.grams, 0);
+  return total === 0 ? 200 : Math.max(Math.round(total / 100) * 5, 5);
+}
+
+/** The Balance screen: the pan, the material and the verdict of one formula. */
+export function BalanceScreen({
+  id,
+  opened,
+  ingredients,
+  nonce,
+}: {
+  id: string;
+  opened: { revision: number; file: FormulaFile };
+  ingredients: readonly Ingredient[];
+  nonce: string | undefined;
+}) {
+  const larder = useMemo(() => new Map(ingredients.map((ingredient) => [ingredient.id, ingredient])), [ingredients]);
+  const formula = useFormula(opened.file, larder);
+  const { draft, predicted, edit, undo, redo, pause } = formula;
+  const autosave = useAutosave(id, opened, useMemo(() => fileOf(draft), [draft]));
+  const balancing = useBalance();
+  const [outcome, setOutcome] = useState<BalanceOutcome & { shownFor: readonly (readonly number[])[] }>();
+  const [sheet, setSheet] = useState<'add' | 'targets' | 'shortcuts' | undefined>();
+
+  const nameOf = (ingredient: string) => ingredientName(draft, larder, ingredient);
+  const gramsNow = draft.lines.map((line) => line.grams);
+  const sameRows = outcome && outcome.before.lines.length === draft.lines.length && outcome.before.gates === draft.gates;
+  const shown =
+    sameRows && outcome.shownFor.some((grams) => grams.every((g, i) => g === gramsNow[i])) ? outcome : undefined;
+  const landed = shown && shown.answer.grams.every((g, i) => g === gramsNow[i]) ? shown : undefined;
+
+  const balanceDraft = async (asked: FormulaDraft) => {
+    const standing = predictDraft(asked, larder);
+    if (!standing || balancing.busy || knownLines(asked, larder).length !== asked.lines.length) return;
+    const answer = await balancing.ask(standing.formula);
+    const from = asked.lines.map((line) => line.grams);
+    if (answer.status === 'lands') {
+      if (answer.change > 0) edit({ type: 'balanced', grams: answer.grams });
+      setOutcome({ before: asked, answer, shownFor: [answer.grams] });
+    } else {
+      setOutcome({ before: asked, answer, shownFor: [from, answer.grams] });
+    }
+  };
+  const balance = () => void balanceDraft(draft);
+  const unlock = (index: number) => {
+    const line = draft.lines[index];
+    if (!line) return;
+    edit({ type: 'lock', key: line.key });
+    void balanceDraft(applyEdit(draft, { type: 'lock', key: line.key }));
+  };
+
+  const noSheet = { enabled: sheet === undefined };
+  useHotkeys('b', balance, noSheet, [balance]);
+  useHotkeys('slash', () => setSheet('add'), { ...noSheet, preventDefault: true });
+  useHotkeys('u', undo, noSheet);
+  useHotkeys('r', redo, noSheet);
+  useHotkeys('mod+z', undo, { ...noSheet, enableOnFormTags: true, preventDefault: true });
+  useHotkeys(['mod+shift+z', 'mod+y'], redo, { ...noSheet, enableOnFormTags: true, preventDefault: true });
+  useHotkeys('mod+s', () => void autosave.saveNow(), { enableOnFormTags: true, preventDefault: true });
+  useHotkeys('shift+slash', () => setSheet('shortcuts'), noSheet);
+
+  const before = useMemo(() => (landed ? predictDraft(landed.before, larder)?.prediction : undefined), [landed, larder]);
+  const from = new Map(
+    landed?.before.lines.flatMap((line, i) =>
+      line.grams === landed.answer.grams[i] ? [] : [[line.key, line.grams] as const],
+    ),
+  );
+  const inPan = ingredientsInPan(draft, larder);
+
+  return (
+    <div className="flex min-h-screen flex-col lg:h-screen">
+      <TopBar>
+        <FormulaName name={draft.name} onName={(name) => edit({ type: 'name', name })} onLeave={pause} />
+        <div className="flex shrink-0 gap-1">
+          <button type="button" onClick={undo} disabled={!formula.canUndo} aria-label="Undo" className="flex size-11 items-center justify-center rounded-md hover:bg-white/10 disabled:opacity-35">
+            <Undo2 size={20} aria-hidden="true" />
+          </button>
+          <button type="button" onClick={redo} disabled={!formula.canRedo} aria-label="Redo" className="flex size-11 items-center justify-center rounded-md hover:bg-white/10 disabled:opacity-35">
+            <Redo2 size={20} aria-hidden="true" />
+          </button>
+          <a href={`/api/formulas/${id}/file`} className="flex min-h-11 items-center rounded-md px-3 hover:bg-white/10">
+            File
+          </a>
+        </div>
+      </TopBar>
+      <SaveNotice autosave={autosave} onOpen={formula.open} />
+      <main className="grid flex-1 grid-cols-1 md:grid-cols-[372px_minmax(0,1fr)] lg:min-h-0 lg:grid-cols-[396px_minmax(0,1fr)_292px]">
+        <div className="thin-scroll border-rule border-r bg-sheet md:row-span-2 lg:row-span-1 lg:overflow-y-auto">
+          <Pan formula={formula} larder={larder} from={from} onAdd={() => setSheet('add')} />
+        </div>
+        {predicted ? (
+          <>
+            <div className="thin-scroll border-rule bg-sheet lg:order-last lg:overflow-y-auto lg:border-l">
+              <VerdictPanel
+                draft={draft}
+                prediction={predicted.prediction}
+                outcome={shown}
+                busy={balancing.busy}
+                cautions={cautions(predicted.prediction, inPan)}
+                nameOf={nameOf}
+                onBalance={balance}
+                onTargets={() => setSheet('targets')}
+                onTakeNearest={() => shown && edit({ type: 'balanced', grams: shown.answer.grams })}
+                onUnlock={unlock}
+              />
+            </div>
+            <div className="thin-scroll px-4 pt-3 pb-6 lg:overflow-y-auto">
+              <CurveCard prediction={predicted.prediction} before={before} nonce={nonce} />
+              <MomentsStrip prediction={predicted.prediction} />
+            </div>
+          </>
+        ) : (
+          <div className="p-8 text-mute lg:col-span-2">
+            <h2 className="mb-2 text-[1.3rem] text-ink">Nothing to judge yet</h2>
+            <p>Put something in the pan: the curve, the puddles and the verdict appear with the first grams.</p>
+          </div>
+        )}
+      </main>
+      <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-[#d6dee0] px-4 py-1 text-[13px]">
+        <span>
+          Contains <strong>{allergens(inPan).join(', ') || 'no declared allergen'}</strong>
+        </span>
+        {predicted && predicted.prediction.alcoholPercentVol > 0.05 && (
+          <span>
+            Alcohol <strong>{significant(predicted.prediction.alcoholPercentVol)} % vol</strong>: not for children
+          </span>
+        )}
+        {predicted && (
+          <span>
+            <span className="read">aw {waterActivity(predicted.prediction.asKept.waterActivity).number}</span>:{' '}
+            <strong>{keepingWords(predicted.prediction.asKept.waterActivity)}</strong>
+          </span>
+        )}
+        <span className="ml-auto font-medium" role="status" data-testid="save-state">
+          {saveWords(autosave.state)}
+        </span>
+        <button type="button" className="min-h-9" onClick={() => setSheet('shortcuts')}>
+          Keys <Key>?</Key>
+        </button>
+      </footer>
+
+      <AddIngredient
+        open={sheet === 'add'}
+        ingredients={ingredients}
+        onClose={() => setSheet(undefined)}
+        onAdd={(ingredient) => {
+          edit({
+            type: 'add',
+            line: { key: formula.newKey(), ingredient: ingredient.id, grams: firstGrams(draft), locked: false },
+          });
+          setSheet(undefined);
+        }}
+      />
+      {sheet === 'targets' && (
+        <TargetsSheet
+          draft={draft}
+          onClose={() => setSheet(undefined)}
+          onTake={(targets) => {
+            edit(targets);
+            setSheet(undefined);
+          }}
+        />
+      )}
+      <Shortcuts open={sheet === 'shortcuts'} onClose={() => setSheet(undefined)} />
+    </div>
+  );
+}

@@ -1,0 +1,164 @@
+import type { FileGate, FileLine, FileMoment, FormulaFile } from '@/formats/formula-file';
+
+/** A row of the pan with a key that stays while it is moved, so that undo, dragging and focus follow it. */
+export interface PanLine extends FileLine {
+  readonly key: string;
+}
+
+/** The open formula. */
+export interface FormulaDraft extends Omit<FormulaFile, 'lines'> {
+  readonly lines: readonly PanLine[];
+}
+
+/** What a cook can do to the open formula. */
+export type Edit =
+  | { readonly type: 'grams'; readonly key: string; readonly grams: number }
+  | { readonly type: 'limits'; readonly key: string; readonly minGrams?: number | undefined; readonly maxGrams?: number | undefined }
+  | { readonly type: 'form'; readonly key: string; readonly form: string }
+  | { readonly type: 'lock'; readonly key: string }
+  | { readonly type: 'add'; readonly line: PanLine }
+  | { readonly type: 'remove'; readonly key: string }
+  | { readonly type: 'move'; readonly key: string; readonly to: number }
+  | { readonly type: 'scale'; readonly totalGrams: number }
+  | { readonly type: 'balanced'; readonly grams: readonly number[] }
+  | { readonly type: 'name'; readonly name: string }
+  | {
+      readonly type: 'targets';
+      readonly use: string | undefined;
+      readonly moments: readonly FileMoment[];
+      readonly gates: readonly FileGate[];
+      readonly yield: FormulaFile['yield'];
+    };
+
+/** The open formula and the ways back and forth. */
+export interface DraftHistory {
+  readonly past: readonly FormulaDraft[];
+  readonly present: FormulaDraft;
+  readonly future: readonly FormulaDraft[];
+  /** edits in a row with the same mark are one step back */
+  readonly mark: string | undefined;
+}
+
+export type DraftAction =
+  | { readonly type: 'edit'; readonly edit: Edit }
+  | { readonly type: 'undo' }
+  | { readonly type: 'redo' }
+  | { readonly type: 'pause' }
+  | { readonly type: 'open'; readonly draft: FormulaDraft };
+
+/** Steps back that are kept. */
+const MOST_STEPS = 200;
+
+/** Grams to the milligram: scaling leaves no binary dust. */
+function tidyGrams(grams: number): number {
+  return Math.round(grams * 1000) / 1000;
+}
+
+/** Total of the pan, g. */
+export function totalGrams(draft: FormulaDraft): number {
+  return tidyGrams(draft.lines.reduce((sum, line) => sum + line.grams, 0));
+}
+
+function changeLine(draft: FormulaDraft, key: string, change: Partial<PanLine>): FormulaDraft {
+  return { ...draft, lines: draft.lines.map((line) => (line.key === key ? { ...line, ...change } : line)) };
+}
+
+function moveLine(draft: FormulaDraft, key: string, to: number): FormulaDraft {
+  const line = draft.lines.find((candidate) => candidate.key === key);
+  if (!line) return draft;
+  const rest = draft.lines.filter((candidate) => candidate.key !== key);
+  const place = Math.min(Math.max(to, 0), rest.length);
+  return { ...draft, lines: [...rest.slice(0, place), line, ...rest.slice(place)] };
+}
+
+/** Scales every row, its limits and the yield wanted, to another total. */
+function scaleTo(draft: FormulaDraft, wanted: number): FormulaDraft {
+  const total = totalGrams(draft);
+  if (total <= 0) return draft;
+  const factor = wanted / total;
+  const scaled = (grams: number | undefined) => (grams === undefined ? undefined : tidyGrams(grams * factor));
+  return {
+    ...draft,
+    lines: draft.lines.map((line) => ({
+      ...line,
+      grams: tidyGrams(line.grams * factor),
+      minGrams: scaled(line.minGrams),
+      maxGrams: scaled(line.maxGrams),
+    })),
+    yield: draft.yield && {
+      targetGrams: scaled(draft.yield.targetGrams),
+      bowlLossGrams: tidyGrams(draft.yield.bowlLossGrams * factor),
+    },
+  };
+}
+
+/** The draft after one edit. */
+export function applyEdit(draft: FormulaDraft, edit: Edit): FormulaDraft {
+  switch (edit.type) {
+    case 'grams':
+      return changeLine(draft, edit.key, { grams: edit.grams });
+    case 'limits':
+      return changeLine(draft, edit.key, { minGrams: edit.minGrams, maxGrams: edit.maxGrams });
+    case 'form':
+      return changeLine(draft, edit.key, { form: edit.form || undefined });
+    case 'lock':
+      return changeLine(draft, edit.key, { locked: !draft.lines.find((line) => line.key === edit.key)?.locked });
+    case 'add':
+      return { ...draft, lines: [...draft.lines, edit.line] };
+    case 'remove':
+      return { ...draft, lines: draft.lines.filter((line) => line.key !== edit.key) };
+    case 'move':
+      return moveLine(draft, edit.key, edit.to);
+    case 'scale':
+      return scaleTo(draft, edit.totalGrams);
+    case 'balanced':
+      return { ...draft, lines: draft.lines.map((line, i) => ({ ...line, grams: edit.grams[i] ?? line.grams })) };
+    case 'name':
+      return { ...draft, name: edit.name };
+    case 'targets':
+      return { ...draft, use: edit.use, moments: [...edit.moments], gates: [...edit.gates], yield: edit.yield };
+  }
+}
+
+/** Typing on in one field is one step back. */
+function markOf(edit: Edit): string | undefined {
+  if (edit.type === 'grams' || edit.type === 'limits' || edit.type === 'form') return `${edit.type} ${edit.key}`;
+  return edit.type === 'name' || edit.type === 'scale' ? edit.type : undefined;
+}
+
+/** The one reducer of the open formula, with undo. */
+export function reduceDraft(history: DraftHistory, action: DraftAction): DraftHistory {
+  const { past, present, future } = history;
+  switch (action.type) {
+    case 'edit': {
+      const next = applyEdit(present, action.edit);
+      const mark = markOf(action.edit);
+      if (mark !== undefined && mark === history.mark) return { past, present: next, future: [], mark };
+      return { past: [...past, present].slice(-MOST_STEPS), present: next, future: [], mark };
+    }
+    case 'undo': {
+      const previous = past.at(-1);
+      if (!previous) return history;
+      return { past: past.slice(0, -1), present: previous, future: [present, ...future], mark: undefined };
+    }
+    case 'redo': {
+      const next = future[0];
+      if (!next) return history;
+      return { past: [...past, present], present: next, future: future.slice(1), mark: undefined };
+    }
+    case 'pause':
+      return { ...history, mark: undefined };
+    case 'open':
+      return { past: [...past, present], present: action.draft, future: [], mark: undefined };
+  }
+}
+
+/** Opens a formula file as a draft. */
+export function draftOf(file: FormulaFile, newKey: () => string): FormulaDraft {
+  return { ...file, lines: file.lines.map((line) => ({ ...line, key: newKey() })) };
+}
+
+/** The formula file of a draft. */
+export function fileOf(draft: FormulaDraft): FormulaFile {
+  return { ...draft, lines: draft.lines.map(({ key: _, ...line }) => line) };
+}

@@ -1,0 +1,180 @@
+'use client';
+
+import { useSortable } from '@dnd-kit/sortable';
+import { CSS } from '@dnd-kit/utilities';
+import { GripVertical, Lock, LockOpen, Minus, MoveDown, MoveUp, Plus, Trash2 } from 'lucide-react';
+import { memo } from 'react';
+import { Button } from '@/ui/button';
+import { grams, gramsPlain, percent } from '@/ui/format';
+import { NumberField } from '@/ui/number-field';
+import { GRAMS } from '@/ui/parse-amount';
+import type { Edit, PanLine } from './formula-draft';
+
+interface PanRowProps {
+  readonly line: PanLine;
+  readonly name: string;
+  /** the larder does not know this ingredient any more */
+  readonly missing: boolean;
+  readonly share: number;
+  readonly place: number;
+  readonly count: number;
+  /** grams before the last balance, when it changed them */
+  readonly from: number | undefined;
+  readonly reach: { readonly least: number; readonly most: number };
+  readonly open: boolean;
+  readonly onOpen: () => void;
+  readonly edit: (edit: Edit) => void;
+  readonly pause: () => void;
+}
+
+/** One ingredient in the pan. Its drawer holds steps, limits and places, for one finger. */
+export const PanRow = memo(function PanRow(props: PanRowProps) {
+  const { line, name, missing, share, from, open, onOpen, edit, pause, reach } = props;
+  const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
+    id: line.key,
+  });
+  const moved = transform ? { transform: CSS.Translate.toString(transform), transition } : undefined;
+  return (
+    <li
+      ref={setNodeRef}
+      style={moved}
+      data-key={line.key}
+      className={`border-rule border-b ${isDragging ? 'relative z-10 bg-white shadow-lg' : ''} ${open ? 'bg-white' : ''}`}
+    >
+      <div className="flex items-start py-1">
+        <button
+          type="button"
+          ref={setActivatorNodeRef}
+          {...attributes}
+          {...listeners}
+          aria-label={`Move ${name}`}
+          className="flex h-11 w-6 shrink-0 touch-none items-center justify-center text-mute"
+        >
+          <GripVertical size={16} aria-hidden="true" />
+        </button>
+        <button
+          type="button"
+          aria-label={`${line.locked ? 'Unlock' : 'Lock'} ${name}`}
+          aria-pressed={line.locked}
+          onClick={() => edit({ type: 'lock', key: line.key })}
+          className="flex h-11 w-9 shrink-0 items-center justify-center"
+        >
+          {line.locked ? <Lock size={17} aria-hidden="true" /> : <LockOpen size={17} className="text-mute" aria-hidden="true" />}
+        </button>
+        <button
+          type="button"
+          aria-expanded={open}
+          aria-label={`${name}: steps, limits and place`}
+          onClick={onOpen}
+          className="flex min-h-11 min-w-0 flex-1 flex-col justify-center pr-2 text-left leading-tight"
+        >
+          <span className={`line-clamp-2 font-semibold ${missing ? 'text-off' : ''}`}>{name}</span>
+          {missing ? (
+            <span className="text-[13px] text-off">not in the larder: counted as nothing</span>
+          ) : (
+            line.form && <span className="truncate text-[13px] text-mute">{line.form}</span>
+          )}
+        </button>
+        <NumberField
+          label={`Grams of ${name}`}
+          value={line.grams}
+          rules={GRAMS}
+          write={gramsPlain}
+          onValue={(value) => value !== undefined && edit({ type: 'grams', key: line.key, grams: value })}
+          onLeave={pause}
+          className="w-[92px] shrink-0"
+        />
+        <span className="read flex h-11 w-12 shrink-0 items-center justify-end text-[0.9rem] text-mute">{percent(share)}</span>
+      </div>
+      <div className="pl-[60px]">
+        <Reach line={line} reach={reach} from={from} />
+      </div>
+      {from !== undefined && (
+        <p className="read flex justify-end pr-12 pb-1 text-[0.8rem] text-enamel">
+          {grams(from)} → {grams(line.grams)} g
+        </p>
+      )}
+      {open && <Drawer {...props} />}
+    </li>
+  );
+});
+
+/** Allowed reach as a line, the present place as a mark, the place before the last balance as a ring. */
+function Reach({ line, reach, from }: Pick<PanRowProps, 'line' | 'reach' | 'from'>) {
+  if (line.locked || reach.most <= reach.least) return null;
+  const end = Math.max(reach.most, line.grams, from ?? 0) * 1.02 || 1;
+  const at = (g: number) => 2 + (g / end) * 196;
+  return (
+    <svg viewBox="0 0 200 7" className="-mt-1 mb-0.5 block h-[7px] w-full" preserveAspectRatio="none" aria-hidden="true">
+      <line x1={at(reach.least)} x2={at(reach.most)} y1={5} y2={5} stroke="var(--color-rule)" strokeWidth={2} />
+      {from !== undefined && <line x1={at(from)} x2={at(line.grams)} y1={5} y2={5} stroke="var(--color-enamel-light)" strokeWidth={2} />}
+      <line x1={at(line.grams)} x2={at(line.grams)} y1={0} y2={7} stroke="var(--color-enamel)" strokeWidth={1.6} />
+    </svg>
+  );
+}
+
+const STEPS = [-10, -1, 1, 10];
+
+/** Steps, least and most, form, moving and removing. */
+function Drawer({ line, name, place, count, edit, pause }: PanRowProps) {
+  const nudge = (step: number) =>
+    edit({ type: 'grams', key: line.key, grams: Math.min(Math.max(Math.round((line.grams + step) * 10) / 10, 0), GRAMS.most) });
+  return (
+    <fieldset className="space-y-3 pt-1 pr-1 pb-3 pl-[60px]" aria-label={`${name}: more`}>
+      <div className="flex gap-1.5">
+        {STEPS.map((step) => (
+          <Button key={step} className="read flex-1 !px-0" onClick={() => nudge(step)} aria-label={`${step > 0 ? 'Add' : 'Take'} ${Math.abs(step)} g`}>
+            {step < 0 ? <Minus size={14} aria-hidden="true" /> : <Plus size={14} aria-hidden="true" />}
+            {Math.abs(step)}
+          </Button>
+        ))}
+      </div>
+      <div className="grid grid-cols-2 gap-2">
+        <NumberField
+          label="Least"
+          showLabel
+          optional
+          placeholder="0"
+          value={line.minGrams}
+          rules={{ ...GRAMS, most: line.maxGrams ?? GRAMS.most }}
+          write={gramsPlain}
+          onValue={(value) => edit({ type: 'limits', key: line.key, minGrams: value, maxGrams: line.maxGrams })}
+          onLeave={pause}
+        />
+        <NumberField
+          label="Most"
+          showLabel
+          optional
+          placeholder="free"
+          value={line.maxGrams}
+          rules={{ ...GRAMS, least: line.minGrams ?? 0 }}
+          write={gramsPlain}
+          onValue={(value) => edit({ type: 'limits', key: line.key, minGrams: line.minGrams, maxGrams: value })}
+          onLeave={pause}
+        />
+      </div>
+      <label className="block">
+        <span className="mb-1 block text-[0.86rem] text-mute">How it goes in</span>
+        <input
+          className="h-11 w-full rounded-lg border border-rule bg-white px-3"
+          value={line.form ?? ''}
+          maxLength={40}
+          placeholder="chopped, boil then pour…"
+          onChange={(event) => edit({ type: 'form', key: line.key, form: event.target.value })}
+          onBlur={pause}
+        />
+      </label>
+      <div className="flex gap-1.5">
+        <Button disabled={place === 0} onClick={() => edit({ type: 'move', key: line.key, to: place - 1 })} aria-label={`Move ${name} up`}>
+          <MoveUp size={16} aria-hidden="true" />
+        </Button>
+        <Button disabled={place === count - 1} onClick={() => edit({ type: 'move', key: line.key, to: place + 1 })} aria-label={`Move ${name} down`}>
+          <MoveDown size={16} aria-hidden="true" />
+        </Button>
+        <Button look="danger" className="ml-auto" onClick={() => edit({ type: 'remove', key: line.key })} aria-label={`Remove ${name}`}>
+          <Trash2 size={16} aria-hidden="true" /> Remove
+        </Button>
+      </div>
+    </fieldset>
+  );
+}

@@ -1,0 +1,112 @@
+'use client';
+
+import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import { restrictToParentElement, restrictToVerticalAxis } from '@dnd-kit/modifiers';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { reachOf } from '@/core/balance/problem';
+import type { Ingredient } from '@/formats/ingredient';
+import { Key } from '@/ui/button';
+import { grams, gramsPlain } from '@/ui/format';
+import { NumberField } from '@/ui/number-field';
+import { GRAMS } from '@/ui/parse-amount';
+import { CompositionBar } from './composition-bar';
+import { totalGrams } from './formula-draft';
+import { PanRow } from './pan-row';
+import type { Larder, OpenFormula } from './use-formula';
+
+/** Name of a row's ingredient: the formula's own, or the larder's. */
+export function ingredientName(formula: OpenFormula['draft'], larder: Larder, id: string): string {
+  return (Object.hasOwn(formula.ingredients, id) ? formula.ingredients[id]?.name : larder.get(id)?.name) ?? id;
+}
+
+/** What goes in: rows with grams, share and lock, in the order they go in; the total; what it adds up to. */
+export function Pan({
+  formula,
+  larder,
+  from,
+  onAdd,
+}: {
+  formula: OpenFormula;
+  larder: Larder;
+  /** grams before the last balance, by row */
+  from: ReadonlyMap<string, number>;
+  onAdd: () => void;
+}) {
+  const { draft, predicted, edit, pause } = formula;
+  const [openKey, setOpenKey] = useState<string | undefined>();
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
+  const total = totalGrams(draft);
+  const yieldG = Math.max(total - (draft.yield?.bowlLossGrams ?? 0), 0);
+
+  const onDragEnd = ({ active, over }: DragEndEvent) => {
+    const to = draft.lines.findIndex((line) => line.key === over?.id);
+    if (over && active.id !== over.id && to >= 0) edit({ type: 'move', key: String(active.id), to });
+  };
+
+  return (
+    <section aria-label="In the pan" className="px-4 pt-3 pb-6">
+      <div className="flex items-center justify-between gap-3 border-rule border-b pb-2">
+        <h2 className="text-[1.2rem]">In the pan</h2>
+        <div className="flex items-center gap-2 text-[13px] text-mute">
+          <NumberField
+            label="Batch total, scales every row"
+            value={total}
+            rules={{ ...GRAMS, least: 1 }}
+            write={gramsPlain}
+            step={10}
+            disabled={total === 0}
+            onValue={(value) => value !== undefined && value > 0 && edit({ type: 'scale', totalGrams: value })}
+            onLeave={pause}
+            className="w-[104px]"
+          />
+          <span className="read whitespace-nowrap">→ {grams(yieldG)} g yield</span>
+        </div>
+      </div>
+      {draft.lines.length === 0 ? (
+        <p className="py-6 text-mute">
+          The pan is empty. Add the chocolate first, then what it is loosened with, then the small things.
+        </p>
+      ) : (
+        <DndContext id="pan" sensors={sensors} collisionDetection={closestCenter} modifiers={[restrictToVerticalAxis, restrictToParentElement]} onDragEnd={onDragEnd}>
+          <SortableContext items={draft.lines.map((line) => line.key)} strategy={verticalListSortingStrategy}>
+            <ol aria-label="Ingredients">
+              {draft.lines.map((line, place) => (
+                <PanRow
+                  key={line.key}
+                  line={line}
+                  name={ingredientName(draft, larder, line.ingredient)}
+                  missing={!Object.hasOwn(draft.ingredients, line.ingredient) && !larder.has(line.ingredient)}
+                  share={total > 0 ? line.grams / total : 0}
+                  place={place}
+                  count={draft.lines.length}
+                  from={from.get(line.key)}
+                  reach={reachOf(line, total)}
+                  open={openKey === line.key}
+                  onOpen={() => setOpenKey(openKey === line.key ? undefined : line.key)}
+                  edit={edit}
+                  pause={pause}
+                />
+              ))}
+            </ol>
+          </SortableContext>
+        </DndContext>
+      )}
+      <button type="button" onClick={onAdd} className="mt-1 flex min-h-11 items-center gap-2 pl-[26px] font-semibold text-enamel">
+        <Plus size={18} aria-hidden="true" /> Add an ingredient <Key>/</Key>
+      </button>
+      {predicted && <CompositionBar prediction={predicted.prediction} />}
+    </section>
+  );
+}
+
+/** The larder's ingredients that are in the pan, each once. */
+export function ingredientsInPan(formula: OpenFormula['draft'], larder: Larder): Ingredient[] {
+  return [...new Set(formula.lines.filter((line) => line.grams > 0).map((line) => line.ingredient))].flatMap(
+    (id) => larder.get(id) ?? [],
+  );
+}

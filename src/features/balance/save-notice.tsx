@@ -1,0 +1,94 @@
+'use client';
+
+import { Button } from '@/ui/button';
+import type { FormulaFile } from '@/formats/formula-file';
+import type { Autosave, SaveState } from './use-autosave';
+
+/** Where saving stands, in one or two words. */
+export function saveWords(state: SaveState): string {
+  switch (state.kind) {
+    case 'saved':
+      return 'Saved';
+    case 'waiting':
+    case 'saving':
+      return 'Saving…';
+    case 'failed':
+      return 'Not saved yet';
+    case 'stale':
+      return 'Not saved: changed elsewhere';
+    case 'gone':
+      return 'Not saved: deleted elsewhere';
+  }
+}
+
+/** What needs a decision or a word before saving can go on. */
+export function SaveNotice({ autosave, onOpen }: { autosave: Autosave; onOpen: (file: FormulaFile) => void }) {
+  const { state, left } = autosave;
+  if (state.kind === 'stale') {
+    const { theirs } = state;
+    const at = new Date(theirs.updatedAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+    return (
+      <Notice>
+        <p className="flex-1">
+          <strong>Another tablet saved this formula at {at}.</strong> Yours is still here and nothing was overwritten. Which one goes on?
+        </p>
+        <Button
+          onClick={() => {
+            autosave.takeTheirs(theirs);
+            onOpen(theirs.file);
+          }}
+        >
+          Take theirs
+        </Button>
+        <Button onClick={() => autosave.keepMine(theirs)}>Keep mine</Button>
+      </Notice>
+    );
+  }
+  if (state.kind === 'gone') {
+    return (
+      <Notice>
+        <p className="flex-1">
+          <strong>This formula was deleted on another tablet.</strong> What you see is kept on this tablet only; bring the formula back from the
+          list’s undo, or start a new one.
+        </p>
+      </Notice>
+    );
+  }
+  if (state.kind === 'failed') {
+    return (
+      <Notice>
+        <p className="flex-1">
+          <strong>Not saved yet.</strong> {state.message}
+        </p>
+        <Button onClick={autosave.saveNow}>Try now</Button>
+      </Notice>
+    );
+  }
+  if (left) {
+    return (
+      <Notice>
+        <p className="flex-1">
+          <strong>This tablet has changes to this formula that were never saved.</strong>
+        </p>
+        <Button
+          onClick={() => {
+            onOpen(left);
+            autosave.letGoOfLeft();
+          }}
+        >
+          Bring them back
+        </Button>
+        <Button onClick={autosave.letGoOfLeft}>Let them go</Button>
+      </Notice>
+    );
+  }
+  return null;
+}
+
+function Notice({ children }: { children: React.ReactNode }) {
+  return (
+    <div role="alert" className="flex flex-wrap items-center gap-2 border-near/40 border-b bg-near-wash px-4 py-2">
+      {children}
+    </div>
+  );
+}

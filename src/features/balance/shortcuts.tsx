@@ -1,0 +1,46 @@
+'use client';
+
+import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
+import { Button, Key } from '@/ui/button';
+
+const SHORTCUTS: readonly (readonly [keys: readonly string[], does: string])[] = [
+  [['B'], 'balance'],
+  [['/'], 'add an ingredient'],
+  [['U'], 'undo'],
+  [['R'], 'redo'],
+  [['Ctrl', 'Z'], 'undo, also while typing'],
+  [['Ctrl', 'S'], 'save now'],
+  [['↑', '↓'], 'in a grams field: 1 g more or less, 10 g with Shift'],
+  [['Space', '↑', '↓'], 'on a row’s handle: take it, move it; Space lets go'],
+  [['Esc'], 'in a field: back to the last good number'],
+  [['?'], 'this sheet'],
+];
+
+/** The sheet of keys. */
+export function Shortcuts({ open, onClose }: { open: boolean; onClose: () => void }) {
+  return (
+    <Dialog open={open} onClose={onClose} className="relative z-40">
+      <DialogBackdrop className="fixed inset-0 bg-ink/45" />
+      <div className="fixed inset-0 flex items-center justify-center p-4">
+        <DialogPanel className="w-full max-w-md rounded-xl bg-sheet p-6 shadow-2xl">
+          <DialogTitle className="mb-3 text-[1.25rem]">Keys</DialogTitle>
+          <dl className="grid grid-cols-[auto_1fr] items-baseline gap-x-4 gap-y-2">
+            {SHORTCUTS.map(([keys, does]) => (
+              <div key={does} className="contents">
+                <dt className="flex gap-1">
+                  {keys.map((key) => (
+                    <Key key={key}>{key}</Key>
+                  ))}
+                </dt>
+                <dd>{does}</dd>
+              </div>
+            ))}
+          </dl>
+          <Button className="mt-5 w-full" onClick={onClose}>
+            Close
+          </Button>
+        </DialogPanel>
+      </div>
+    </Dialog>
+  );
+}

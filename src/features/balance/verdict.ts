@@ -1,0 +1,110 @@
+import type { GateReading } from '@/core/balance/gates';
+import type { Prediction } from '@/core/predict/formula';
+import { celsius } from '@/ui/format';
+import { momentTitle, useWords } from './use-words';
+
+/** A piece of the verdict; `off` pieces say what is wrong. */
+export interface VerdictPart {
+  readonly text: string;
+  readonly off: boolean;
+}
+
+/** Above this a moment is a pour, below it a set (°C). */
+const POUR_ABOVE_C = 28;
+
+const FLOW = new Set(['apparentViscosityPaS', 'yieldStressPa', 'resistancePa']);
+
+const say = (text: string, off = false): VerdictPart => ({ text, off });
+
+/** The gate that is missed by most, in logarithms. */
+function worst(gates: readonly GateReading[]): GateReading | undefined {
+  const miss = ({ value, low, high }: GateReading) =>
+    Math.max(Math.log((low ?? 0) / Math.max(value, 1e-9)), Math.log(Math.max(value, 1e-9) / (high ?? Number.POSITIVE_INFINITY)));
+  return gates.filter((gate) => !gate.lands).sort((a, b) => miss(b) - miss(a))[0];
+}
+
+/** What is said of one moment's flow gates. */
+function sayMoment(prediction: Prediction, name: string, gates: readonly GateReading[], use: string | undefined): VerdictPart[] {
+  const moment = prediction.moments.find((reading) => reading.moment.name === name)?.moment;
+  if (!moment) return [];
+  const words = useWords(use);
+  const missed = worst(gates);
+  const at = celsius(moment.temperatureC);
+  if (moment.temperatureC >= POUR_ABOVE_C) {
+    if (!missed) return [say(`${words.pours} at ${at}.`)];
+    return [say(`At ${at} it is `), say(`too ${missed.side > 0 ? 'thick' : 'thin'} to ${words.toPour}.`, true)];
+  }
+  const where = `${momentTitle(name)} (${at})`;
+  if (!missed) return [say(`${where} it ${words.sets}.`)];
+  return [say(`${where} it will be `), say(`too ${missed.side > 0 ? 'stiff' : 'soft'} to ${words.toSet}.`, true)];
+}
+
+/** What is said of a missed gate that is no flow. */
+function sayOther(gate: GateReading): VerdictPart {
+  if (gate.quantity === 'shine') {
+    return say(gate.side < 0 ? 'It will not shine enough.' : 'It shines more than wanted.', true);
+  }
+  return say(gate.side > 0 ? 'It will not keep as long as wanted.' : 'It is drier than wanted.', true);
+}
+
+/**
+ * The verdict as a cook would say it: each gated moment in the order of the day, then shine and keeping where they miss.
+ *
+ * @example [{ text: 'Coats at 32 °C.', off: false }, …]
+ */
+export function verdict(prediction: Prediction, use: string | undefined): VerdictPart[] {
+  if (prediction.gates.length === 0) {
+    return [say('No gates yet: set what it must do, and it will be judged.')];
+  }
+  const moments = [...new Set(prediction.moments.map((reading) => reading.moment.name))];
+  const flow = moments.flatMap((name) => {
+    const gates = prediction.gates.filter((gate) => gate.moment === name && FLOW.has(gate.quantity));
+    return gates.length > 0 ? sayMoment(prediction, name, gates, use) : [];
+  });
+  const others = prediction.gates.filter((gate) => !FLOW.has(gate.quantity) && !gate.lands).map(sayOther);
+  return [...flow, ...others];
+}
+
+/** Names of risks and what would lower them, in a cook's words. */
+const RISK_WORDS: Readonly<Record<string, { name: string; cure: string }>> = {
+  broken: { name: 'may split', cure: 'more liquid without fat, or mix it better' },
+  seized: { name: 'seizes', cure: 'more liquid: a little does not help' },
+  grainy: { name: 'grainy', cure: 'more water, or glucose or invert syrup for sugar' },
+  chalky: { name: 'chalky from cocoa', cure: 'less cocoa for the liquid' },
+  gummy: { name: 'gluey', cure: 'less starch or gum' },
+  weeping: { name: 'gives off liquid', cure: 'thicken it, or stir before serving' },
+  skin: { name: 'forms a skin', cure: 'cover its surface' },
+  bloom: { name: 'may bloom', cure: 'temper it, or keep it at a steady temperature' },
+};
+
+/** From here on a risk is worth watching. */
+const WATCH = 0.2;
+const LIKELY = 0.5;
+
+/** A risk worth saying. */
+export interface RiskNote {
+  readonly name: string;
+  readonly cure: string;
+  readonly likely: boolean;
+  readonly at: string;
+  readonly risk: number;
+}
+
+/**
+ * The risks worth saying, each at the moment where it is highest, the highest first. Weeping and skin are read where the sauce rests, not in
+ * the hot pan where nobody leaves it.
+ */
+export function riskNotes(prediction: Prediction): RiskNote[] {
+  const highest = new Map<string, RiskNote>();
+  for (const { moment, state } of prediction.moments) {
+    for (const [key, risk] of Object.entries(state.risks)) {
+      const words = RISK_WORDS[key];
+      if (!words || risk < WATCH) continue;
+      if (key === 'weeping' && moment.temperatureC >= POUR_ABOVE_C) continue;
+      if ((highest.get(key)?.risk ?? 0) < risk) {
+        highest.set(key, { ...words, risk, likely: risk >= LIKELY, at: momentTitle(moment.name).toLowerCase() });
+      }
+    }
+  }
+  return [...highest.values()].sort((a, b) => b.risk - a.risk);
+}

@@ -1,0 +1,61 @@
+import { Copy, Trash2 } from 'lucide-react';
+import Link from 'next/link';
+import { Button } from '@/ui/button';
+import { grams } from '@/ui/format';
+import { Puddle } from '@/ui/puddle';
+import type { FormulaSummary } from './formula-summary';
+
+/** A formula at a glance: its drawn colour and puddle, what it is for, how much, and whether it lands. */
+export function FormulaCard({ formula, onCopy, onDelete }: { formula: FormulaSummary; onCopy: () => void; onDelete: () => void }) {
+  const { id, name, use, batchG, rows, predicted } = formula;
+  return (
+    <li className="flex flex-col rounded-xl border border-rule bg-sheet focus-within:border-mute hover:border-mute">
+      <Link href={`/formulas/${id}/balance`} className="flex min-w-0 flex-1 gap-4 rounded-xl px-4 pt-3 pb-2">
+        <span className="w-28 shrink-0 self-center">
+          {predicted ? (
+            <Puddle
+              diameterMm={predicted.plateDiameterMm}
+              colour={predicted.colour}
+              shine={predicted.shine}
+              label={`20 ml at the pour spreads to ${Math.round(predicted.plateDiameterMm)} mm`}
+              className="w-full"
+            />
+          ) : (
+            <span className="block text-center text-[13px] text-mute">empty pan</span>
+          )}
+        </span>
+        <span className="min-w-0">
+          <span className="line-clamp-2 font-head text-[1.1rem] leading-snug font-semibold">{name}</span>
+          <span className="block text-mute">{use}</span>
+          <span className="read block text-[0.85rem] text-mute">
+            {grams(batchG)} g, {rows} {rows === 1 ? 'row' : 'rows'}
+          </span>
+        </span>
+      </Link>
+      <div className="flex items-center border-rule-soft border-t pr-1 pl-4">
+        <Standing predicted={predicted} />
+        <Button look="bare" className="!px-3" onClick={onCopy} aria-label={`Copy ${name}`}>
+          <Copy size={17} aria-hidden="true" />
+        </Button>
+        <Button look="bare" className="!px-3" onClick={onDelete} aria-label={`Delete ${name}`}>
+          <Trash2 size={17} aria-hidden="true" />
+        </Button>
+      </div>
+    </li>
+  );
+}
+
+/** Whether it lands: a round mark with a tick, a diamond with how many gates it misses. */
+function Standing({ predicted }: Pick<FormulaSummary, 'predicted'>) {
+  if (!predicted) return <span className="flex-1 text-mute">nothing to judge yet</span>;
+  if (predicted.gates === 0) return <span className="flex-1 text-mute">no gates set</span>;
+  const { lands, missed, gates } = predicted;
+  return (
+    <span className={`flex flex-1 items-center gap-2 font-semibold ${lands ? 'text-enamel' : 'text-off'}`}>
+      <svg viewBox="0 0 16 16" className="size-3.5" aria-hidden="true">
+        {lands ? <circle cx={8} cy={8} r={6} fill="none" stroke="currentColor" strokeWidth={3} /> : <path d="M8 1 L15 8 L8 15 L1 8 Z" fill="none" stroke="currentColor" strokeWidth={2.6} />}
+      </svg>
+      {lands ? 'lands ✓' : `misses ${missed} of ${gates} gates`}
+    </span>
+  );
+}

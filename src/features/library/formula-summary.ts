@@ -1,0 +1,54 @@
+import { findUse } from '@/core/balance/uses';
+import { predictFormula } from '@/core/predict/formula';
+import { chocolateColour } from '@/core/shine/colour';
+import { type LarderComposition, resolveFormula } from '@/formats/resolve-formula';
+import type { StoredFormula } from '@/server/repositories/formulas';
+
+/** A formula as a card of the list shows it. */
+export interface FormulaSummary {
+  readonly id: string;
+  readonly name: string;
+  /** what it is for, as a cook says it */
+  readonly use: string;
+  readonly note: string;
+  readonly batchG: number;
+  readonly rows: number;
+  /** nothing predicted while the pan is empty or an ingredient is unknown */
+  readonly predicted:
+    | {
+        readonly colour: string;
+        readonly shine: number;
+        readonly plateDiameterMm: number;
+        readonly lands: boolean;
+        readonly gates: number;
+        readonly missed: number;
+      }
+    | undefined;
+  /** text the search looks through */
+  readonly words: string;
+}
+
+/** Sums a formula up for the list: its colour, its puddle at the pour and whether it lands. */
+export function summarise({ id, file }: StoredFormula, larder: LarderComposition): FormulaSummary {
+  const names = file.lines.map(({ ingredient }) => file.ingredients[ingredient]?.name ?? larder.get(ingredient)?.name);
+  const prediction = names.includes(undefined) ? undefined : predictFormula(resolveFormula(file, larder));
+  const use = findUse(file.use)?.name ?? file.use ?? 'No use set';
+  const atPour = prediction?.moments.find(({ moment }) => moment.name === 'pour') ?? prediction?.moments[0];
+  return {
+    id,
+    name: file.name,
+    use,
+    note: file.note ?? '',
+    batchG: file.lines.reduce((sum, line) => sum + line.grams, 0),
+    rows: file.lines.length,
+    predicted: prediction && {
+      colour: chocolateColour(prediction.batch.mixture),
+      shine: atPour?.state.shine ?? prediction.asKept.shine,
+      plateDiameterMm: atPour?.plateDiameterMm ?? 50,
+      lands: prediction.lands,
+      gates: prediction.gates.length,
+      missed: prediction.gates.filter((gate) => !gate.lands).length,
+    },
+    words: [file.name, use, file.note, ...names].join(' '),
+  };
+}

@@ -1,0 +1,171 @@
+'use client';
+
+import Fuse from 'fuse.js';
+import { FileUp, Plus, Search } from 'lucide-react';
+import { useRouter } from 'next/navigation';
+import { type ChangeEvent, useMemo, useRef, useState, useTransition } from 'react';
+import { LARGEST_FILE_BYTES, parseFormulaText, readFormula } from '@/formats/formula-file';
+import { Button } from '@/ui/button';
+import { TopBar } from '@/ui/top-bar';
+import { FormulaCard } from './formula-card';
+import { copyFormula, createFormula, deleteFormula, restoreFormula } from './formula-requests';
+import type { FormulaSummary } from './formula-summary';
+import { NewFormulaDialog } from './new-formula-dialog';
+
+/** The list of formulas: search, open, copy, delete with undo, begin anew, read a file. */
+export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[] }) {
+  const router = useRouter();
+  const [query, setQuery] = useState('');
+  const [isNew, setIsNew] = useState(false);
+  const [deleted, setDeleted] = useState<{ id: string; name: string } | undefined>();
+  const [fault, setFault] = useState<string | undefined>();
+  const [pending, startTransition] = useTransition();
+  const fileInput = useRef<HTMLInputElement>(null);
+
+  const index = useMemo(
+    () => new Fuse(formulas, { keys: ['words'], threshold: 0.3, ignoreLocation: true, minMatchCharLength: 2 }),
+    [formulas],
+  );
+  const found = query.trim() === '' ? formulas : index.search(query.trim()).map(({ item }) => item);
+  const refresh = () => startTransition(() => router.refresh());
+  const open = (id: string) => router.push(`/formulas/${id}/balance`);
+
+  const attempt = async (work: () => Promise<void>) => {
+    setFault(undefined);
+    try {
+      await work();
+    } catch (error) {
+      setFault((error as Error).message);
+    }
+  };
+
+  const readFile = (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0];
+    event.target.value = '';
+    if (!file) return;
+    void attempt(async () => {
+      if (file.size > LARGEST_FILE_BYTES) throw new Error(`${file.name} is over 5 MB; a formula file is a few kilobytes.`);
+      try {
+        open(await createFormula(readFormula(parseFormulaText(await file.text())) as Parameters<typeof createFormula>[0]));
+      } catch (error) {
+        throw new Error(`${file.name} could not be read as a formula: ${(error as Error).message}`);
+      }
+    });
+  };
+
+  return (
+    <>
+      <TopBar>
+        <span className="flex-1" />
+        <Button look="bare" className="!text-white hover:!bg-white/10" onClick={() => fileInput.current?.click()}>
+          <FileUp size={18} aria-hidden="true" /> Open a file
+        </Button>
+        <input ref={fileInput} type="file" accept=".json,application/json" className="hidden" onChange={readFile} data-testid="formula-file" aria-label="Formula file" />
+      </TopBar>
+      <main className="mx-auto max-w-[1240px] px-5 pt-6 pb-28">
+        <div className="mb-5 flex flex-wrap items-center gap-3">
+          <h1 className="mr-auto text-[1.9rem]">Formulas</h1>
+          {formulas.length > 0 && (
+            <label className="relative block w-full max-w-xs">
+              <span className="sr-only">Search the formulas</span>
+              <Search size={18} className="absolute top-3 left-3 text-mute" aria-hidden="true" />
+              <input
+                type="search"
+                className="h-11 w-full rounded-lg border border-rule bg-white pr-3 pl-10"
+                placeholder="Name, use or ingredient"
+                value={query}
+                onChange={(event) => setQuery(event.target.value)}
+              />
+            </label>
+          )}
+          <Button look="primary" onClick={() => setIsNew(true)}>
+            <Plus size={18} aria-hidden="true" /> New formula
+          </Button>
+        </div>
+        {fault && (
+          <p role="alert" className="mb-4 rounded-lg bg-off-wash px-4 py-3 text-off">
+            {fault}
+          </p>
+        )}
+        {formulas.length === 0 ? (
+          <EmptyLibrary onNew={() => setIsNew(true)} onFile={() => fileInput.current?.click()} />
+        ) : found.length === 0 ? (
+          <p className="py-10 text-mute">
+            No formula matches “{query}”.{' '}
+            <button type="button" className="font-semibold text-enamel underline" onClick={() => setQuery('')}>
+              Show all {formulas.length}
+            </button>
+          </p>
+        ) : (
+          <ul className="grid grid-cols-1 gap-3 md:grid-cols-2 lg:grid-cols-3" aria-busy={pending}>
+            {found.map((formula) => (
+              <FormulaCard
+                key={formula.id}
+                formula={formula}
+                onCopy={() => void attempt(async () => open(await copyFormula(formula.id)))}
+                onDelete={() =>
+                  void attempt(async () => {
+                    await deleteFormula(formula.id);
+                    setDeleted({ id: formula.id, name: formula.name });
+                    refresh();
+                  })
+                }
+              />
+            ))}
+          </ul>
+        )}
+      </main>
+      {deleted && (
+        <div role="status" className="on-dark fixed inset-x-0 bottom-5 z-30 mx-auto flex w-fit max-w-[92vw] items-center gap-4 rounded-xl bg-ink px-5 py-2 text-white shadow-xl">
+          <span className="truncate">“{deleted.name}” is deleted.</span>
+          <Button
+            className="!border-enamel-light !bg-transparent !text-enamel-light"
+            onClick={() =>
+              void attempt(async () => {
+                await restoreFormula(deleted.id);
+                setDeleted(undefined);
+                refresh();
+              })
+            }
+          >
+            Undo
+          </Button>
+          <Button look="bare" className="!px-2 !text-white hover:!bg-white/10" onClick={() => setDeleted(undefined)}>
+            Close
+          </Button>
+        </div>
+      )}
+      <NewFormulaDialog
+        open={isNew}
+        onClose={() => setIsNew(false)}
+        onCreate={async (formula) => open(await createFormula(formula))}
+      />
+    </>
+  );
+}
+
+/** A kitchen without formulas: how to begin. */
+function EmptyLibrary({ onNew, onFile }: { onNew: () => void; onFile: () => void }) {
+  return (
+    <section className="mx-auto max-w-2xl rounded-2xl border border-rule bg-sheet px-8 py-10">
+      <h2 className="mb-2 text-[1.5rem]">Your first formula</h2>
+      <p className="mb-5 text-mute">
+        Say what it must do, weigh what you use today into the pan, and see how it will pour, set, shine and keep before anything is melted. The
+        larder is full already: 162 typical ingredients.
+      </p>
+      <ol className="mb-6 list-decimal space-y-1.5 pl-5">
+        <li>Name it and choose its use: that sets the gates it must pass.</li>
+        <li>Add your own recipe, in grams.</li>
+        <li>Press Balance: it moves as little as it can until the curve passes.</li>
+      </ol>
+      <div className="flex flex-wrap gap-2">
+        <Button look="primary" onClick={onNew}>
+          <Plus size={18} aria-hidden="true" /> Start a formula
+        </Button>
+        <Button onClick={onFile}>
+          <FileUp size={18} aria-hidden="true" /> Open a formula file
+        </Button>
+      </div>
+    </section>
+  );
+}
