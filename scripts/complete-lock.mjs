@@ -5,7 +5,19 @@
  */
 import { readFileSync, writeFileSync } from 'node:fs';
 
-const SYSTEMS = ['linux', 'darwin', 'win32', 'android', 'freebsd', 'openbsd', 'netbsd', 'sunos', 'aix', 'openharmony', 'wasi'];
+const SYSTEMS = [
+  'linux',
+  'darwin',
+  'win32',
+  'android',
+  'freebsd',
+  'openbsd',
+  'netbsd',
+  'sunos',
+  'aix',
+  'openharmony',
+  'wasi',
+];
 const PROCESSORS = ['x64', 'arm64', 'arm', 'ia32', 'ppc64', 's390x', 'riscv64', 'loong64', 'mips64el', 'wasm32'];
 
 const lock = JSON.parse(readFileSync('package-lock.json', 'utf8'));
@@ -20,7 +32,9 @@ for (const [place, entry] of Object.entries(lock.packages)) {
     const nested = `${place}/node_modules/${name}`;
     if (lock.packages[`node_modules/${name}`] || lock.packages[nested]) continue;
     const parentIsNested = place.lastIndexOf('node_modules/') > 0;
-    const where = parentIsNested ? `${place.slice(0, place.lastIndexOf('/node_modules/'))}/node_modules/${name}` : `node_modules/${name}`;
+    const where = parentIsNested
+      ? `${place.slice(0, place.lastIndexOf('/node_modules/'))}/node_modules/${name}`
+      : `node_modules/${name}`;
     lock.packages[where] = {
       version,
       ...(entry.dev ? { dev: true } : {}),

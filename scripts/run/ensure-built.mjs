@@ -1,7 +1,15 @@
 import { readFileSync, writeFileSync } from 'node:fs';
 import { contentHash, inProject, program, runNode, stop } from './project.mjs';
 
-const SOURCES = ['src', 'drizzle', 'public', 'next.config.ts', 'postcss.config.mjs', 'tsconfig.json', 'package-lock.json'];
+const SOURCES = [
+  'src',
+  'drizzle',
+  'public',
+  'next.config.ts',
+  'postcss.config.mjs',
+  'tsconfig.json',
+  'package-lock.json',
+];
 
 /** Builds the app when there is no build of these sources yet. */
 export function ensureBuilt() {

@@ -22,6 +22,7 @@ export function serverOptions(switches = []) {
     stop(`${error.message}\nOptions: --port 4280  --host 127.0.0.1${switches.map((name) => `  --${name}`).join('')}`);
   }
   const port = Number(values.port);
-  if (!Number.isInteger(port) || port < 1 || port > 65_535) stop(`--port must be a number from 1 to 65535, not "${values.port}".`);
+  if (!Number.isInteger(port) || port < 1 || port > 65_535)
+    stop(`--port must be a number from 1 to 65535, not "${values.port}".`);
   return { ...values, port };
 }

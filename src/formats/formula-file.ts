@@ -109,7 +109,9 @@ export const formulaFileSchema = z
     name: name(120),
     use: z.string().trim().max(60).optional(),
     note: z.string().trim().max(2000).optional(),
-    lines: z.array(lineSchema, { error: 'must be a list of lines' }).max(MOST_LINES, `must be at most ${MOST_LINES} lines`),
+    lines: z
+      .array(lineSchema, { error: 'must be a list of lines' })
+      .max(MOST_LINES, `must be at most ${MOST_LINES} lines`),
     ingredients: z
       .record(
         z.string().max(80).regex(SAFE_ID, 'is not a usable id'),
@@ -157,7 +159,9 @@ export class FormulaFileError extends Error {
 
 /** A place in a file as a cook can find it: `lines[2].grams`. */
 function place(path: readonly PropertyKey[]): string {
-  return path.map((step, i) => (typeof step === 'number' ? `[${step}]` : `${i > 0 ? '.' : ''}${String(step)}`)).join('');
+  return path
+    .map((step, i) => (typeof step === 'number' ? `[${step}]` : `${i > 0 ? '.' : ''}${String(step)}`))
+    .join('');
 }
 
 /**

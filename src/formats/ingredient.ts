@@ -12,9 +12,12 @@ export const compositionSchema = z
     error: (issue) =>
       issue.code === 'invalid_key' ? 'is not a component the model knows' : 'must list components in g per 100 g',
   })
-  .refine((parts) => Object.values(parts).reduce((sum, grams) => sum + (grams ?? 0), 0) <= 100 + COMPOSITION_ROUNDING_G, {
-    error: 'the parts add up to more than 100 g',
-  });
+  .refine(
+    (parts) => Object.values(parts).reduce((sum, grams) => sum + (grams ?? 0), 0) <= 100 + COMPOSITION_ROUNDING_G,
+    {
+      error: 'the parts add up to more than 100 g',
+    },
+  );
 
 export const INGREDIENT_GROUPS = [
   'chocolate',

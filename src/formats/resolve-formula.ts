@@ -1,4 +1,4 @@
-import { type Composition, compositionVector, type ComponentVector } from '@/core/matter/components';
+import { type ComponentVector, type Composition, compositionVector } from '@/core/matter/components';
 import type { Formula } from '@/core/predict/formula';
 import { type FormulaFile, FormulaFileError } from './formula-file';
 

@@ -1,5 +1,5 @@
-import { lanternMillFormulas } from './demo/lantern-mill';
 import { type Database, openDatabase } from './db/database';
+import { lanternMillFormulas } from './demo/lantern-mill';
 import { createFormula, listFormulas } from './repositories/formulas';
 import { stockEmptyLarder } from './repositories/larder';
 import { startingLarder } from './repositories/starting-larder';

@@ -28,7 +28,7 @@ export function Gauge({
     doubt === undefined ? undefined : plain ? [value - doubt, value + doubt] : [value / doubt, value * doubt];
   const colour = side === 0 ? 'var(--color-ink)' : 'var(--color-off)';
   return (
-    <svg viewBox="0 0 240 16" className="mt-1 block h-4 w-full" aria-hidden="true" preserveAspectRatio="none">
+    <svg viewBox="0 2 240 13" className="block w-full" aria-hidden="true" preserveAspectRatio="xMinYMid meet">
       <line x1={0} x2={240} y1={14.5} y2={14.5} stroke="var(--color-rule)" strokeWidth={1} />
       {hasBand && (
         <rect
@@ -41,9 +41,7 @@ export function Gauge({
           strokeWidth={1}
         />
       )}
-      {spread && (
-        <line x1={at(spread[0])} x2={at(spread[1])} y1={8.5} y2={8.5} stroke={colour} strokeWidth={1.6} />
-      )}
+      {spread && <line x1={at(spread[0])} x2={at(spread[1])} y1={8.5} y2={8.5} stroke={colour} strokeWidth={1.6} />}
       {side === 0 ? (
         <circle cx={x} cy={8.5} r={4} fill={colour} />
       ) : (

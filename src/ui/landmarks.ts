@@ -13,7 +13,8 @@ export const LANDMARKS = [
 /** The landmark nearest to a resistance, on the logarithmic axis. */
 export function nearestLandmark(resistancePa: number): string {
   const distance = (pa: number) => Math.abs(Math.log(Math.max(resistancePa, 1e-6) / pa));
-  return LANDMARKS.reduce((best, mark) => (distance(mark.resistancePa) < distance(best.resistancePa) ? mark : best)).name;
+  return LANDMARKS.reduce((best, mark) => (distance(mark.resistancePa) < distance(best.resistancePa) ? mark : best))
+    .name;
 }
 
 /** What 20 ml does on the plate, in one word. */

@@ -58,7 +58,10 @@ export function NumberField({
     const direction = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
     if (direction !== 0) {
       event.preventDefault();
-      const next = Math.min(Math.max((value ?? 0) + direction * step * (event.shiftKey ? 10 : 1), rules.least), rules.most);
+      const next = Math.min(
+        Math.max((value ?? 0) + direction * step * (event.shiftKey ? 10 : 1), rules.least),
+        rules.most,
+      );
       const clean = Math.round(next * 1e6) / 1e6;
       setTyped(undefined);
       onValue(clean);
@@ -114,7 +117,7 @@ export function NumberField({
         <p
           id={`${id}-message`}
           role="alert"
-          className="mt-1 rounded-md bg-off-wash px-2 py-1 text-left text-[0.86rem] text-off"
+          className="absolute top-full right-0 z-20 mt-1 w-max max-w-64 rounded-md border border-off/40 bg-off-wash px-2.5 py-1.5 text-left text-[13.5px] text-off shadow-lg"
         >
           {typed.message}
         </p>

@@ -70,7 +70,9 @@ export function parseAmount(typed: string, rules: AmountRules): ParsedAmount {
   );
   const [, number = '', unit = ''] = /^([-+\d.,/\s\u00a0\u202f]*(?:e[-+]?\d+)?)\s*(.*)$/i.exec(spelled) ?? [];
   if (isAmbiguousComma(number.trim())) {
-    return refuse(`Is that ${number.trim().replace(',', '.')} or ${number.trim().replace(',', '')}? Type it without the comma.`);
+    return refuse(
+      `Is that ${number.trim().replace(',', '.')} or ${number.trim().replace(',', '')}? Type it without the comma.`,
+    );
   }
   const value = readNumber(number.trim());
   if (!Number.isFinite(value)) return refuse(`That isn't a number. Type it like ${rules.example}.`);

@@ -47,7 +47,15 @@ export function Puddle({
       preserveAspectRatio="xMidYMid meet"
     >
       <ellipse cx={0} cy={0} rx={side - 1} ry={(side - 1) * TIP} fill="#fff" stroke="#c9d2d4" strokeWidth={1} />
-      <ellipse cx={0} cy={0} rx={(side - 1) * 0.72} ry={(side - 1) * 0.72 * TIP} fill="none" stroke="#dee5e6" strokeWidth={0.8} />
+      <ellipse
+        cx={0}
+        cy={0}
+        rx={(side - 1) * 0.72}
+        ry={(side - 1) * 0.72 * TIP}
+        fill="none"
+        stroke="#dee5e6"
+        strokeWidth={0.8}
+      />
       <path
         d={`M ${-rx} ${-thick} L ${-rx} 0 A ${rx} ${ry} 0 0 0 ${rx} 0 L ${rx} ${-thick} Z`}
         fill={colour}
@@ -55,8 +63,21 @@ export function Puddle({
         strokeOpacity={0.25}
         strokeWidth={0.6}
       />
-      <path d={`M ${-rx} ${-thick} L ${-rx} 0 A ${rx} ${ry} 0 0 0 ${rx} 0 L ${rx} ${-thick} Z`} fill="#000" fillOpacity={0.22} />
-      <ellipse cx={0} cy={-thick} rx={rx} ry={ry} fill={colour} stroke="#182022" strokeOpacity={0.18} strokeWidth={0.5} />
+      <path
+        d={`M ${-rx} ${-thick} L ${-rx} 0 A ${rx} ${ry} 0 0 0 ${rx} 0 L ${rx} ${-thick} Z`}
+        fill="#000"
+        fillOpacity={0.22}
+      />
+      <ellipse
+        cx={0}
+        cy={-thick}
+        rx={rx}
+        ry={ry}
+        fill={colour}
+        stroke="#182022"
+        strokeOpacity={0.18}
+        strokeWidth={0.5}
+      />
       <ellipse
         cx={-rx * 0.3}
         cy={-thick - ry * 0.32}

@@ -15,7 +15,8 @@ export interface ChartGate {
   readonly temperatureC: number;
   readonly lowPa: number | undefined;
   readonly highPa: number | undefined;
-  readonly lands: boolean;
+  /** -1 too loose, 0 passed, 1 too stiff */
+  readonly side: -1 | 0 | 1;
 }
 
 /** A moment as a point. */
@@ -28,6 +29,9 @@ export interface ChartPoint {
 }
 
 const HEIGHT = 372;
+/** An ink edge keeps a white glaze's curve visible on the sheet. */
+const INK = '#182022';
+const MUTE = '#56646a';
 const LOWEST = -1.8;
 const HIGHEST = 5.5;
 /** Room for the landmarks on the left and the temperatures below, px: the padding of the frame. */
@@ -35,12 +39,17 @@ const LEFT = 96;
 const BOTTOM = 28;
 const TOP = 14;
 const GATE_HALF_WIDTH_C = 2.2;
+/** Gates closer than this would write over each other, °C. */
+const CROWDED_C = 18;
 
 const level = (pa: number) => Math.min(Math.max(Math.log10(Math.max(pa, 1e-6)), LOWEST), HIGHEST);
 const round3 = (value: number) => Math.round(value * 1000) / 1000;
 
 function lineData(curve: ResistanceCurve) {
-  return Array.from(curve.temperatureC, (t, i) => ({ x: -round3(t), y: round3(level(curve.resistancePa[i] as number)) }));
+  return Array.from(curve.temperatureC, (t, i) => ({
+    x: -round3(t),
+    y: round3(level(curve.resistancePa[i] as number)),
+  }));
 }
 
 function bandData(curve: ResistanceCurve) {
@@ -50,7 +59,14 @@ function bandData(curve: ResistanceCurve) {
   }));
 }
 
-function chartOptions(colour: string, nonce: string | undefined): ApexOptions {
+/** The nonce this document was served with: styles the chart adds must carry it, whatever page was opened since. */
+function documentNonce(): string | undefined {
+  return typeof document === 'undefined'
+    ? undefined
+    : document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce;
+}
+
+function chartOptions(colour: string): ApexOptions {
   return {
     chart: {
       type: 'rangeArea',
@@ -59,17 +75,17 @@ function chartOptions(colour: string, nonce: string | undefined): ApexOptions {
       zoom: { enabled: false },
       selection: { enabled: false },
       parentHeightOffset: 0,
-      ...({ nonce } as object),
+      ...({ nonce: documentNonce() } as object),
     },
-    colors: [colour, '#56646a', colour],
-    stroke: { curve: 'straight', width: [0, 1.6, 3], dashArray: [0, 5, 0], lineCap: 'butt' },
-    fill: { type: 'solid', opacity: [0.16, 1, 1] },
+    colors: [MUTE, MUTE, INK, colour],
+    stroke: { curve: 'straight', width: [0, 1.6, 4.4, 3], dashArray: [0, 5, 0, 0], lineCap: 'butt' },
+    fill: { type: 'solid', opacity: [0.17, 1, 1, 1] },
     markers: { size: 0, hover: { size: 0 } },
     dataLabels: { enabled: false },
     legend: { show: false },
     tooltip: { enabled: false },
     states: { hover: { filter: { type: 'none' } }, active: { filter: { type: 'none' } } },
-    grid: { show: false, padding: { left: 0, right: 0, top: 0, bottom: 0 } },
+    grid: { show: false, padding: { left: 0, right: 0, top: -22, bottom: 0 } },
     xaxis: {
       type: 'numeric',
       min: -CURVE_FROM_C,
@@ -118,14 +134,12 @@ export function ResistanceChart({
   gates,
   points,
   colour,
-  nonce,
 }: {
   curve: ResistanceCurve;
   before?: ResistanceCurve | undefined;
   gates: readonly ChartGate[];
   points: readonly ChartPoint[];
   colour: string;
-  nonce?: string | undefined;
 }) {
   const [plot, setPlot] = useState<Plot | undefined>();
   const [readingC, setReadingC] = useState<number | undefined>();
@@ -147,18 +161,19 @@ export function ResistanceChart({
         setPlot((now) => (now && JSON.stringify(now) === JSON.stringify(next) ? now : next));
       }
     };
-    const base = chartOptions(colour, nonce);
+    const base = chartOptions(colour);
     return { ...base, chart: { ...base.chart, events: { mounted: measure, updated: measure } } };
-  }, [colour, nonce]);
+  }, [colour]);
 
-  const series = useMemo(
-    () => [
+  const series = useMemo(() => {
+    const line = lineData(curve);
+    return [
       { name: 'Doubt', type: 'rangeArea', data: bandData(curve) },
       { name: 'Before', type: 'line', data: before ? lineData(before) : [] },
-      { name: 'Resistance', type: 'line', data: lineData(curve) },
-    ],
-    [curve, before],
-  );
+      { name: 'Edge', type: 'line', data: line },
+      { name: 'Resistance', type: 'line', data: line },
+    ];
+  }, [curve, before]);
 
   const x = (temperatureC: number, p: Plot) =>
     LEFT + p.left + (p.width * (CURVE_FROM_C - temperatureC)) / (CURVE_FROM_C - CURVE_TO_C);
@@ -186,10 +201,29 @@ export function ResistanceChart({
         >
           <Scales plot={plot} x={x} y={y} />
           {gates.map((gate) => (
-            <GateMark key={`${gate.name}${gate.temperatureC}`} gate={gate} plot={plot} x={x} y={y} />
+            <GateMark
+              key={`${gate.name}${gate.temperatureC}`}
+              gate={gate}
+              nameAbove={
+                gate.side === -1 ||
+                gates.some(
+                  (other) =>
+                    other.temperatureC < gate.temperatureC && gate.temperatureC - other.temperatureC < CROWDED_C,
+                )
+              }
+              plot={plot}
+              x={x}
+              y={y}
+            />
           ))}
           {points.map((point) => (
-            <PointMark key={point.name} point={point} cx={x(point.temperatureC, plot)} cy={y(point.resistancePa, plot)} colour={colour} />
+            <PointMark
+              key={point.name}
+              point={point}
+              cx={x(point.temperatureC, plot)}
+              cy={y(point.resistancePa, plot)}
+              colour={colour}
+            />
           ))}
           {readingC !== undefined && <Reading curve={curve} temperatureC={readingC} plot={plot} x={x} y={y} />}
         </svg>
@@ -197,7 +231,10 @@ export function ResistanceChart({
       <figcaption className="sr-only">
         Resistance to the spoon against temperature.{' '}
         {points
-          .map((p) => `${p.name}, ${Math.round(p.temperatureC)} °C: ${significant(p.resistancePa)} Pa, like ${nearestLandmark(p.resistancePa)}.`)
+          .map(
+            (p) =>
+              `${p.name}, ${Math.round(p.temperatureC)} °C: ${significant(p.resistancePa)} Pa, like ${nearestLandmark(p.resistancePa)}.`,
+          )
           .join(' ')}
       </figcaption>
     </figure>
@@ -218,7 +255,13 @@ function Scales({ plot, x, y }: OnPlot) {
     <g className="text-[12px]">
       {LANDMARKS.map(({ resistancePa, name }) => (
         <g key={name}>
-          <line x1={LEFT + plot.left} x2={right} y1={y(resistancePa, plot)} y2={y(resistancePa, plot)} stroke="var(--color-rule-soft)" />
+          <line
+            x1={LEFT + plot.left}
+            x2={right}
+            y1={y(resistancePa, plot)}
+            y2={y(resistancePa, plot)}
+            stroke="var(--color-rule-soft)"
+          />
           <text x={LEFT + plot.left - 8} y={y(resistancePa, plot) + 4} textAnchor="end" fill="var(--color-mute)">
             {name}
           </text>
@@ -238,22 +281,26 @@ function Scales({ plot, x, y }: OnPlot) {
 }
 
 /** Two bars and a wash between them; the name with ✓ or which way it is off. */
-function GateMark({ gate, plot, x, y }: OnPlot & { gate: ChartGate }) {
+function GateMark({ gate, nameAbove, plot, x, y }: OnPlot & { gate: ChartGate; nameAbove: boolean }) {
   const left = x(Math.min(gate.temperatureC + GATE_HALF_WIDTH_C, CURVE_FROM_C), plot);
   const right = x(Math.max(gate.temperatureC - GATE_HALF_WIDTH_C, CURVE_TO_C), plot);
   const top = gate.highPa === undefined ? TOP + plot.top : y(gate.highPa, plot);
   const bottom = gate.lowPa === undefined ? TOP + plot.top + plot.height : y(gate.lowPa, plot);
-  const colour = gate.lands ? 'var(--color-enamel)' : 'var(--color-off)';
-  const name = `${gate.name} ${gate.lands ? '✓' : '✕'}`;
+  const colour = gate.side === 0 ? 'var(--color-enamel)' : 'var(--color-off)';
+  const name = `${gate.name} ${gate.side === 0 ? '✓' : '✕'}`;
   const nearRightEdge = right > LEFT + plot.left + plot.width - 60;
   return (
     <g>
       <rect x={left} y={top} width={right - left} height={Math.max(bottom - top, 1)} fill={colour} fillOpacity={0.09} />
-      {gate.highPa !== undefined && <line x1={left - 4} x2={right + 4} y1={top} y2={top} stroke={colour} strokeWidth={2.5} />}
-      {gate.lowPa !== undefined && <line x1={left - 4} x2={right + 4} y1={bottom} y2={bottom} stroke={colour} strokeWidth={2.5} />}
+      {gate.highPa !== undefined && (
+        <line x1={left - 4} x2={right + 4} y1={top} y2={top} stroke={colour} strokeWidth={2.5} />
+      )}
+      {gate.lowPa !== undefined && (
+        <line x1={left - 4} x2={right + 4} y1={bottom} y2={bottom} stroke={colour} strokeWidth={2.5} />
+      )}
       <text
         x={nearRightEdge ? right + 4 : (left + right) / 2}
-        y={bottom + 16}
+        y={nameAbove ? Math.max(top - 8, TOP + plot.top + 12) : bottom + 16}
         textAnchor={nearRightEdge ? 'end' : 'middle'}
         fill={colour}
         stroke="var(--color-sheet)"
@@ -276,7 +323,12 @@ function PointMark({ point, cx, cy, colour }: { point: ChartPoint; cx: number; c
   const base = point.side === 1 ? -10 : 10;
   return (
     <g>
-      <path d={`M ${cx - 8} ${cy} L ${cx} ${cy - 8} L ${cx + 8} ${cy} L ${cx} ${cy + 8} Z`} fill="var(--color-sheet)" stroke="var(--color-off)" strokeWidth={3} />
+      <path
+        d={`M ${cx - 8} ${cy} L ${cx} ${cy - 8} L ${cx + 8} ${cy} L ${cx} ${cy + 8} Z`}
+        fill="var(--color-sheet)"
+        stroke="var(--color-off)"
+        strokeWidth={3}
+      />
       <path d={`M ${cx - 4} ${cy + base} L ${cx + 4} ${cy + base} L ${cx} ${cy + tip} Z`} fill="var(--color-off)" />
     </g>
   );
@@ -289,7 +341,14 @@ function Reading({ curve, temperatureC, plot, x, y }: OnPlot & { curve: Resistan
   const toLeft = cx > LEFT + plot.left + plot.width - 190;
   return (
     <g>
-      <line x1={cx} x2={cx} y1={TOP + plot.top} y2={TOP + plot.top + plot.height} stroke="var(--color-mute)" strokeDasharray="2 3" />
+      <line
+        x1={cx}
+        x2={cx}
+        y1={TOP + plot.top}
+        y2={TOP + plot.top + plot.height}
+        stroke="var(--color-mute)"
+        strokeDasharray="2 3"
+      />
       <circle cx={cx} cy={y(pa, plot)} r={3.5} fill="var(--color-ink)" />
       <text
         x={toLeft ? cx - 8 : cx + 8}

@@ -1,6 +1,6 @@
 import { type Formula, type Prediction, predictFormula } from '../predict/formula';
-import { type Obstacle, obstacles } from './obstacles';
 import { exchangeSteps } from './exchange';
+import { type Obstacle, obstacles } from './obstacles';
 import { balanceProblem, CHANGE_SHARE_OF_BATCH, reachOf } from './problem';
 import { roundToScale } from './rounding';
 import { type Found, type Point, passes, search } from './search';
@@ -50,7 +50,11 @@ const COARSE = [{ tenthsToSmall: true }, {}];
 const FINE = [{ step: 0.1 }];
 
 /** Rounds a point in each of the ways; a landing is then repaired and trimmed, a nearest left shared between the gates. */
-function roundings(formula: Formula, point: Point, ways: readonly { tenthsToSmall?: boolean; step?: number }[]): number[][] {
+function roundings(
+  formula: Formula,
+  point: Point,
+  ways: readonly { tenthsToSmall?: boolean; step?: number }[],
+): number[][] {
   const problem = balanceProblem(formula, { inward: 0 });
   const { free, scale } = problem;
   const all = formula.lines.map((line) => line.grams);

@@ -82,7 +82,8 @@ export function balanceProblem(
     const weight = GATE_WEIGHT[gate.quantity];
     const low = gate.low ? weight * Math.log(gate.low) : undefined;
     const high = gate.high === undefined ? undefined : weight * Math.log(Math.max(gate.high, 1e-9));
-    const inward = low !== undefined && high !== undefined ? Math.min(options.inward, (high - low) / 4) : options.inward;
+    const inward =
+      low !== undefined && high !== undefined ? Math.min(options.inward, (high - low) / 4) : options.inward;
     if (low !== undefined) edges.push({ gate: index, sign: 1, at: low + inward });
     if (high !== undefined) edges.push({ gate: index, sign: -1, at: high - inward });
   });

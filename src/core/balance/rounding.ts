@@ -18,7 +18,8 @@ function toStep(grams: number, step: number): number {
 /**
  * Rounds balanced grams to what the scale shows, total kept.
  *
- * A line that moved by less than half a step keeps the grams it had. What rounding leaves over goes to the largest line it may go to; tenths
+ * A line that moved by less than half a step keeps the grams it had. What rounding leaves over goes to the largest line
+ * that moved and may take it; tenths
  * of a gram go to the small lines first, where the scale shows them, if `tenthsToSmall`.
  *
  * @param lines grams before and after, and the least and most allowed; locked lines are left out by the caller
@@ -34,9 +35,10 @@ export function roundToScale(
   const stepOf = (grams: number) => options.step ?? scaleStep(grams);
   const rounded = lines.map(({ from, to, least, most }) => {
     const step = stepOf(to);
-    if (Math.abs(to - from) < step / 2) return from;
+    if (Math.abs(to - from) < step / 2 && from >= least && from <= most) return from;
     const near = toStep(to, step);
-    return Math.min(Math.max(near, least), most);
+    if (near > most) return tidy(Math.floor(most / step + 1e-9) * step);
+    return Math.max(near, tidy(Math.ceil(least / step - 1e-9) * step));
   });
   let left = tidy(totalG - rounded.reduce((sum, grams) => sum + grams, 0));
   const give = (index: number, amount: number) => {
@@ -47,7 +49,10 @@ export function roundToScale(
     left = tidy(left - amount);
     return true;
   };
-  const bySize = lines.map((_, index) => index).sort((a, b) => (rounded[b] as number) - (rounded[a] as number));
+  const hasMoved = (index: number) => rounded[index] !== lines[index]?.from;
+  const bySize = lines
+    .map((_, index) => index)
+    .sort((a, b) => Number(hasMoved(b)) - Number(hasMoved(a)) || (rounded[b] as number) - (rounded[a] as number));
   if (options.tenthsToSmall) {
     const small = bySize.filter((index) => (rounded[index] as number) < SMALL_LINE_G && (rounded[index] as number) > 0);
     for (const index of small) {

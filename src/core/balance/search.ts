@@ -87,7 +87,9 @@ export function leastSquares(problem: BalanceProblem, start: readonly number[], 
   let trust = 1;
   for (let iteration = 0; iteration < steps && !passes(point); iteration++) {
     const slope = slopes(problem, point);
-    const missed = slope.flatMap((row, j) => ((point.clearance[j] as number) < 0 ? [{ row, c: point.clearance[j] as number }] : []));
+    const missed = slope.flatMap((row, j) =>
+      (point.clearance[j] as number) < 0 ? [{ row, c: point.clearance[j] as number }] : [],
+    );
     const quadratic = Array.from({ length: n }, (_, a) =>
       Array.from({ length: n }, (_, b) => {
         let sum = a === b ? 2 * (DAMPING + damping) : 0;
@@ -118,6 +120,58 @@ export function leastSquares(problem: BalanceProblem, start: readonly number[], 
   return point;
 }
 
+/** A step of the sequential program: where it leads and how much of each gate it leaves unmet. */
+interface Plan {
+  readonly step: readonly number[];
+  readonly slackLeft: number;
+}
+
+/**
+ * The quadratic program of one step: least change with the gates in first order, each edge with a slack that costs `penalty` (and a little more
+ * when it is large, which keeps the matrix positive definite).
+ */
+function planStep(
+  problem: BalanceProblem,
+  y: readonly number[],
+  model: { slope: readonly number[][]; clearance: readonly number[] },
+  weights: { penalty: number; trust: number },
+): Plan | undefined {
+  const n = y.length;
+  const m = problem.edges.length;
+  const limits = stepLimits(problem, y, weights.trust, m);
+  for (let j = 0; j < m; j++) {
+    const slack = new Array<number>(m).fill(0);
+    slack[j] = 1;
+    limits.inequalities.push({
+      row: [...(model.slope[j] as number[]), ...slack],
+      least: -(model.clearance[j] as number),
+    });
+    limits.inequalities.push({ row: [...new Array<number>(n).fill(0), ...slack], least: 0 });
+  }
+  const solution = solveQuadraticProgram({
+    quadratic: Array.from({ length: n + m }, (_, a) =>
+      Array.from({ length: n + m }, (_, b) => (a !== b ? 0 : a < n ? 2 : 2e-3)),
+    ),
+    linear: [...y.map((value) => 2 * value), ...new Array<number>(m).fill(weights.penalty)],
+    ...limits,
+  });
+  return (
+    solution && {
+      step: solution.slice(0, n),
+      slackLeft: solution.slice(n).reduce((sum, slack) => sum + Math.max(slack, 0), 0),
+    }
+  );
+}
+
+/** Whether `a` is better than `b`: passes with less change, or misses by less. */
+export function isBetter(a: Point, b: Point): boolean {
+  if (passes(a) !== passes(b)) return passes(a);
+  return passes(a) ? a.change < b.change - 1e-12 : a.miss < b.miss - 1e-12;
+}
+
+const dot = (a: readonly number[], b: readonly number[]) =>
+  a.reduce((sum, value, i) => sum + value * (b[i] as number), 0);
+
 /**
  * Sequential quadratic programming: least change through the gates, with one slack a gate edge, a trust region and a second-order
  * correction. Keeps the best point seen; never trusts a flag.
@@ -125,76 +179,48 @@ export function leastSquares(problem: BalanceProblem, start: readonly number[], 
  * @returns the passing point of least change among those seen, or the one of least miss
  */
 export function leastChange(problem: BalanceProblem, start: Point, steps: number): Point {
-  const n = start.y.length;
-  const m = problem.edges.length;
   let point = start;
   let best = start;
   let penalty = FIRST_PENALTY;
   let trust = 0.8;
   const merit = (p: Point) => p.change + penalty * p.miss;
-  const consider = (p: Point) => {
-    if (passes(p) ? !passes(best) || p.change < best.change : !passes(best) && p.miss < best.miss) best = p;
+  const visit = (y: readonly number[]) => {
+    const seen = look(problem, y);
+    if (isBetter(seen, best)) best = seen;
+    return seen;
   };
-  const quadratic = Array.from({ length: n + m }, (_, a) =>
-    Array.from({ length: n + m }, (_, b) => (a !== b ? 0 : a < n ? 2 : 2e-3)),
-  );
+  const correct = (seen: Point, slope: readonly number[][], step: readonly number[]): Point => {
+    const clearance = seen.clearance.map((c, j) => c - dot(slope[j] as number[], step));
+    const correction = planStep(problem, point.y, { slope, clearance }, { penalty, trust });
+    const corrected = correction && visit(plus(point.y, correction.step));
+    return corrected && merit(corrected) < merit(seen) ? corrected : seen;
+  };
+
   for (let iteration = 0; iteration < steps; iteration++) {
     const slope = slopes(problem, point);
-    const plan = (clearance: readonly number[]) => {
-      const limits = stepLimits(problem, point.y, trust, m);
-      for (let j = 0; j < m; j++) {
-        const row = [...(slope[j] as number[]), ...new Array<number>(m).fill(0)];
-        row[n + j] = 1;
-        limits.inequalities.push({ row, least: -(clearance[j] as number) });
-        const slack = new Array<number>(n + m).fill(0);
-        slack[n + j] = 1;
-        limits.inequalities.push({ row: slack, least: 0 });
-      }
-      return solveQuadraticProgram({
-        quadratic,
-        linear: [...point.y.map((value) => 2 * value), ...new Array<number>(m).fill(penalty)],
-        ...limits,
-      });
-    };
-    const step = plan(point.clearance);
-    if (!step) break;
-    const planned = plus(point.y, step).slice(0, n);
-    const slackLeft = step.slice(n).reduce((sum, t) => sum + Math.max(t, 0), 0);
-    const predicted = merit(point) - (planned.reduce((sum, value) => sum + value * value, 0) + penalty * slackLeft);
-    let next = look(problem, planned);
-    consider(next);
-    let gain = merit(point) - merit(next);
-    if (gain < 0.1 * predicted) {
-      const drift = next.clearance.map((c, j) => {
-        const row = slope[j] as number[];
-        return c - row.reduce((sum, s, k) => sum + s * (step[k] as number), 0);
-      });
-      const corrected = plan(drift);
-      if (corrected) {
-        const second = look(problem, plus(point.y, corrected).slice(0, n));
-        consider(second);
-        if (merit(point) - merit(second) > gain) {
-          next = second;
-          gain = merit(point) - merit(second);
-        }
-      }
-    }
-    const size = Math.max(...next.y.map((value, k) => Math.abs(value - (point.y[k] as number))));
+    const plan = planStep(problem, point.y, { slope, clearance: point.clearance }, { penalty, trust });
+    if (!plan) break;
+    const planned = plus(point.y, plan.step);
+    const predicted = merit(point) - (dot(planned, planned) + penalty * plan.slackLeft);
     if (predicted < 1e-9) {
       if (passes(point) || penalty >= LAST_PENALTY) break;
       penalty = Math.min(penalty * 10, LAST_PENALTY);
       continue;
     }
-    if (gain > 1e-4 * predicted) {
-      point = next;
-      if (gain > 0.7 * predicted) trust = Math.min(trust * 2, 1.5);
-      else if (gain < 0.25 * predicted) trust /= 2;
-      if (slackLeft > TOUCHING) penalty = Math.min(penalty * 10, LAST_PENALTY);
-      if (size < 1e-6) break;
-    } else {
+    let next = visit(planned);
+    if (merit(point) - merit(next) < 0.1 * predicted) next = correct(next, slope, plan.step);
+    const gain = merit(point) - merit(next);
+    if (gain <= 1e-4 * predicted) {
       trust *= 0.35;
       if (trust < 1e-6) break;
+      continue;
     }
+    const size = Math.max(...next.y.map((value, k) => Math.abs(value - (point.y[k] as number))));
+    point = next;
+    if (gain > 0.7 * predicted) trust = Math.min(trust * 2, 1.5);
+    else if (gain < 0.25 * predicted) trust /= 2;
+    if (plan.slackLeft > TOUCHING) penalty = Math.min(penalty * 10, LAST_PENALTY);
+    if (size < 1e-6) break;
   }
   return best;
 }

@@ -28,7 +28,12 @@ function fourMoments(pourC: number, benchC: number, fridgeC: number): Moment[] {
   ];
 }
 
-function use(id: string, name: string, at: { pour: number; bench: number; fridge: number }, bands: readonly Band[]): Use {
+function use(
+  id: string,
+  name: string,
+  at: { pour: number; bench: number; fridge: number },
+  bands: readonly Band[],
+): Use {
   return {
     id,
     name,
@@ -76,9 +81,7 @@ export const USES: readonly Use[] = [
   use('pipe_rosette', 'Pipe rosettes', { pour: 35, bench: 20, fridge: 4 }, [['bench', 'yieldStressPa', 190, 3_000]]),
   use('roll_truffle', 'Roll truffles', { pour: 35, bench: 18, fridge: 4 }, [['bench', 'yieldStressPa', 5_000, 40_000]]),
   use('cut_squares', 'Cut slabs', { pour: 35, bench: 18, fridge: 4 }, [['bench', 'yieldStressPa', 20_000, 150_000]]),
-  use('spoon_cold', 'Spoon from the jar', { pour: 40, bench: 20, fridge: 5 }, [
-    ['fridge', 'yieldStressPa', 30, 5_000],
-  ]),
+  use('spoon_cold', 'Spoon from the jar', { pour: 40, bench: 20, fridge: 5 }, [['fridge', 'yieldStressPa', 30, 5_000]]),
 ];
 
 /** Finds a use by its id. */

@@ -5,8 +5,6 @@ import { sigmoid } from '../smooth';
 /** Above this the crystals melt out within minutes (J). */
 const MELT_OUT_C = 33;
 const MELT_OUT_PER_HOUR = 10;
-/** ln 2, rounded as in the published check figures. */
-const HALF = 0.6931;
 
 /**
  * How far the fat has crystallised towards its rest after a thermal history.
@@ -27,5 +25,5 @@ export function crystallised(history: ThermalHistory, waterContinuous: number): 
       clock * Math.exp(-MELT_OUT_PER_HOUR * hours * sigmoid(temperatureC - MELT_OUT_C)) +
       (speed * hours) / (K.crystalHoursAt20 * Math.exp(K.crystalColdFactor * (temperatureC - 20)));
   }
-  return 1 - Math.exp(-HALF * (clock + 1e-9) ** K.avramiPower);
+  return 1 - Math.exp(-Math.LN2 * (clock + 1e-9) ** K.avramiPower);
 }

@@ -15,9 +15,6 @@ export function cocoaYield(cocoa: number, serumViscosityPaS: number, temperature
   if (cocoa <= 0) return 0;
   const felt = serumViscosityPaS / (1 + serumViscosityPaS / K.cocoaYieldViscosityCap) / 0.004;
   return (
-    K.cocoaYield *
-    cocoa ** K.cocoaYieldPower *
-    felt *
-    Math.exp(-(temperatureC - 40) / K.cocoaYieldTemperatureScale)
+    K.cocoaYield * cocoa ** K.cocoaYieldPower * felt * Math.exp(-(temperatureC - 40) / K.cocoaYieldTemperatureScale)
   );
 }

@@ -7,6 +7,7 @@ import { type Phases, phases } from '../flow/phases';
 import type { ComponentVector } from '../matter/components';
 import { foldMixture, type Mixture } from '../matter/mixture';
 import type { Process, ThermalHistory } from '../matter/process';
+import { K } from '../model-constants';
 import { type Dissolved, dissolve, type Solvent, solvent } from '../serum/dissolved';
 import { type Serum, serum } from '../serum/viscosity';
 import { waterActivity } from '../serum/water-activity';
@@ -14,7 +15,6 @@ import { fatNetworkYield, networkFat, solidFatFraction, workedFactor } from '../
 import { gelYield } from '../set/gels';
 import { bloomRisk, grain, shineIndex } from '../shine/shine-index';
 import { type Risks, risks } from '../stability/risks';
-import { K } from '../model-constants';
 
 /** A batch with all that does not depend on temperature worked out once. */
 export interface Batch {
@@ -112,7 +112,8 @@ export function flowAt(batch: Batch, temperatureC: number, history: ThermalHisto
   const yieldInFat = inFat.warmYieldPa + K.setInFat * (network + 1e-9) ** K.setInFatPower * worked;
 
   const plasticViscosityPaS = Math.exp(
-    waterContinuous * Math.log(viscosityInWater) + (1 - waterContinuous) * Math.log(fatContinuousViscosity(inFat, temperatureC)),
+    waterContinuous * Math.log(viscosityInWater) +
+      (1 - waterContinuous) * Math.log(fatContinuousViscosity(inFat, temperatureC)),
   );
   const yieldStressPa = Math.exp(
     waterContinuous * Math.log(yieldInWater + TRACE_YIELD_PA) +

@@ -76,9 +76,7 @@ export function lactoseSolubility(temperatureC: number): number {
 export function solvent(mixture: Mixture): Solvent {
   const { waterG, sugarsG, softSugarsG, glycerolG, massG } = mixture;
   const bound =
-    ((K.boundByCocoa * mixture.cocoaSolidsG +
-      K.boundByProtein * mixture.proteinG +
-      K.boundByStarch * mixture.starchG) *
+    ((K.boundByCocoa * mixture.cocoaSolidsG + K.boundByProtein * mixture.proteinG + K.boundByStarch * mixture.starchG) *
       waterG) /
     (waterG + sugarsG);
   const solventWaterG = (waterG * waterG) / (waterG + bound);

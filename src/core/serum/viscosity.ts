@@ -1,6 +1,6 @@
 import type { Mixture } from '../matter/mixture';
 import { K } from '../model-constants';
-import { softCap24, softCap4 } from '../smooth';
+import { softCap4, softCap24 } from '../smooth';
 import type { Dissolved } from './dissolved';
 
 /** The liquid between particles and droplets: its viscosity and the thickeners in it. */

@@ -1,6 +1,6 @@
+import type { SolidFat } from '../fat/solid-fat';
 import type { Mixture } from '../matter/mixture';
 import { K } from '../model-constants';
-import type { SolidFat } from '../fat/solid-fat';
 
 /**
  * Share of all fat that is solid now.

@@ -1,7 +1,7 @@
 import type { Process, ThermalHistory } from '../matter/process';
 import { K } from '../model-constants';
-import { sigmoid, softPlus } from '../smooth';
 import type { Serum } from '../serum/viscosity';
+import { sigmoid, softPlus } from '../smooth';
 
 /**
  * Hours of a history spent below a setting temperature, with a soft edge of 1.5 °C.

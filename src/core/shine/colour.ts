@@ -35,8 +35,7 @@ function toSrgb(linear: number): number {
 export function chocolateColour(mixture: Mixture): string {
   const share = (grams: number) => grams / mixture.massG;
   const cocoa = share(mixture.cocoaSolidsG);
-  const scattering =
-    PLAIN_SCATTER + MILK_SCATTER * share(mixture.proteinG) + FAT_SCATTER * share(mixture.fatG);
+  const scattering = PLAIN_SCATTER + MILK_SCATTER * share(mixture.proteinG) + FAT_SCATTER * share(mixture.fatG);
   const channel = (index: 0 | 1 | 2) => toSrgb(reflectance(IVORY[index] + COCOA[index] * cocoa, scattering));
   return `#${([0, 1, 2] as const).map((index) => channel(index).toString(16).padStart(2, '0')).join('')}`;
 }

@@ -1,6 +1,6 @@
-import type { Mixture } from '../matter/mixture';
-import type { Phases } from '../flow/phases';
 import { cocoaButterShare } from '../fat/solid-fat';
+import type { Phases } from '../flow/phases';
+import type { Mixture } from '../matter/mixture';
 import type { Dissolved } from '../serum/dissolved';
 import type { Serum } from '../serum/viscosity';
 import { sigmoid } from '../smooth';
@@ -15,8 +15,7 @@ import { sigmoid } from '../smooth';
  */
 export function grain(mixture: Mixture, dissolved: Dissolved, waterContinuous: number): number {
   const felt =
-    (100 / mixture.massG) *
-    (mixture.sucroseG - dissolved.sucroseG + 0.15 * (mixture.lactoseG - dissolved.lactoseG));
+    (100 / mixture.massG) * (mixture.sucroseG - dissolved.sucroseG + 0.15 * (mixture.lactoseG - dissolved.lactoseG));
   return waterContinuous * (1 - Math.exp(-felt / 2));
 }
 

@@ -1,5 +1,5 @@
-import type { Mixture } from '../matter/mixture';
 import type { Phases } from '../flow/phases';
+import type { Mixture } from '../matter/mixture';
 import { K } from '../model-constants';
 import type { Serum } from '../serum/viscosity';
 import { sigmoid } from '../smooth';

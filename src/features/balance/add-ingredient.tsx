@@ -1,6 +1,15 @@
 'use client';
 
-import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions, Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
+import {
+  Combobox,
+  ComboboxInput,
+  ComboboxOption,
+  ComboboxOptions,
+  Dialog,
+  DialogBackdrop,
+  DialogPanel,
+  DialogTitle,
+} from '@headlessui/react';
 import Fuse from 'fuse.js';
 import { X } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -72,7 +81,9 @@ export function AddIngredient({
                   className="flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 data-focus:bg-enamel-wash"
                 >
                   <span className="flex-1 font-medium">{ingredient.name}</span>
-                  {ingredient.allergens.length > 0 && <span className="text-[13px] text-mute">{ingredient.allergens.join(', ')}</span>}
+                  {ingredient.allergens.length > 0 && (
+                    <span className="text-[13px] text-mute">{ingredient.allergens.join(', ')}</span>
+                  )}
                   <span className="w-20 text-right text-[13px] text-mute">{ingredient.group}</span>
                 </ComboboxOption>
               ))}

@@ -1,7 +1,7 @@
 'use client';
 
 import { Redo2, Undo2 } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { keepingWords } from '@/core/keep/shelf';
 import type { FormulaFile } from '@/formats/formula-file';
@@ -12,7 +12,7 @@ import { TopBar } from '@/ui/top-bar';
 import { AddIngredient } from './add-ingredient';
 import { allergens, cautions } from './cautions';
 import { CurveCard } from './curve-card';
-import { applyEdit, fileOf, type FormulaDraft } from './formula-draft';
+import { applyEdit, type FormulaDraft, fileOf } from './formula-draft';
 import { FormulaName } from './formula-name';
 import { MomentsStrip } from './moments-strip';
 import { ingredientName, ingredientsInPan, Pan } from './pan';
@@ -22,7 +22,7 @@ import { TargetsSheet } from './targets-sheet';
 import { useAutosave } from './use-autosave';
 import { type BalanceOutcome, useBalance } from './use-balance';
 import { knownLines, predictDraft, useFormula } from './use-formula';
-import { VerdictPanel } from './verdict-panel';
+import { VerdictDetails, VerdictHead } from './verdict-panel';
 
 /** Grams a new row starts with: a twentieth of the batch, a round number. */
 function firstGrams(draft: FormulaDraft): number {
@@ -30,37 +30,47 @@ function firstGrams(draft: FormulaDraft): number {
   return total === 0 ? 200 : Math.max(Math.round(total / 100) * 5, 5);
 }
 
+/** What a balance depends on, as text: an answer to an older question is let go. */
+function requestOf({ lines, gates, moments, process }: FormulaDraft): string {
+  return JSON.stringify([lines, gates, moments, process]);
+}
+
 /** The Balance screen: the pan, the material and the verdict of one formula. */
 export function BalanceScreen({
   id,
   opened,
   ingredients,
-  nonce,
 }: {
   id: string;
   opened: { revision: number; file: FormulaFile };
   ingredients: readonly Ingredient[];
-  nonce: string | undefined;
 }) {
   const larder = useMemo(() => new Map(ingredients.map((ingredient) => [ingredient.id, ingredient])), [ingredients]);
   const formula = useFormula(opened.file, larder);
   const { draft, predicted, edit, undo, redo, pause } = formula;
-  const autosave = useAutosave(id, opened, useMemo(() => fileOf(draft), [draft]));
+  const autosave = useAutosave(
+    id,
+    opened,
+    useMemo(() => fileOf(draft), [draft]),
+  );
   const balancing = useBalance();
+  const latest = useRef(draft);
+  latest.current = draft;
   const [outcome, setOutcome] = useState<BalanceOutcome & { shownFor: readonly (readonly number[])[] }>();
   const [sheet, setSheet] = useState<'add' | 'targets' | 'shortcuts' | undefined>();
 
   const nameOf = (ingredient: string) => ingredientName(draft, larder, ingredient);
   const gramsNow = draft.lines.map((line) => line.grams);
-  const sameRows = outcome && outcome.before.lines.length === draft.lines.length && outcome.before.gates === draft.gates;
+  const sameRows = outcome?.before.lines.length === draft.lines.length && outcome.before.gates === draft.gates;
   const shown =
     sameRows && outcome.shownFor.some((grams) => grams.every((g, i) => g === gramsNow[i])) ? outcome : undefined;
-  const landed = shown && shown.answer.grams.every((g, i) => g === gramsNow[i]) ? shown : undefined;
+  const landed = shown?.answer.grams.every((g, i) => g === gramsNow[i]) ? shown : undefined;
 
   const balanceDraft = async (asked: FormulaDraft) => {
     const standing = predictDraft(asked, larder);
     if (!standing || balancing.busy || knownLines(asked, larder).length !== asked.lines.length) return;
     const answer = await balancing.ask(standing.formula);
+    if (requestOf(latest.current) !== requestOf(asked)) return;
     const from = asked.lines.map((line) => line.grams);
     if (answer.status === 'lands') {
       if (answer.change > 0) edit({ type: 'balanced', grams: answer.grams });
@@ -87,7 +97,10 @@ export function BalanceScreen({
   useHotkeys('mod+s', () => void autosave.saveNow(), { enableOnFormTags: true, preventDefault: true });
   useHotkeys('shift+slash', () => setSheet('shortcuts'), noSheet);
 
-  const before = useMemo(() => (landed ? predictDraft(landed.before, larder)?.prediction : undefined), [landed, larder]);
+  const before = useMemo(
+    () => (landed ? predictDraft(landed.before, larder)?.prediction : undefined),
+    [landed, larder],
+  );
   const from = new Map(
     landed?.before.lines.flatMap((line, i) =>
       line.grams === landed.answer.grams[i] ? [] : [[line.key, line.grams] as const],
@@ -100,10 +113,22 @@ export function BalanceScreen({
       <TopBar>
         <FormulaName name={draft.name} onName={(name) => edit({ type: 'name', name })} onLeave={pause} />
         <div className="flex shrink-0 gap-1">
-          <button type="button" onClick={undo} disabled={!formula.canUndo} aria-label="Undo" className="flex size-11 items-center justify-center rounded-md hover:bg-white/10 disabled:opacity-35">
+          <button
+            type="button"
+            onClick={undo}
+            disabled={!formula.canUndo}
+            aria-label="Undo"
+            className="flex size-11 items-center justify-center rounded-md hover:bg-white/10 disabled:opacity-35"
+          >
             <Undo2 size={20} aria-hidden="true" />
           </button>
-          <button type="button" onClick={redo} disabled={!formula.canRedo} aria-label="Redo" className="flex size-11 items-center justify-center rounded-md hover:bg-white/10 disabled:opacity-35">
+          <button
+            type="button"
+            onClick={redo}
+            disabled={!formula.canRedo}
+            aria-label="Redo"
+            className="flex size-11 items-center justify-center rounded-md hover:bg-white/10 disabled:opacity-35"
+          >
             <Redo2 size={20} aria-hidden="true" />
           </button>
           <a href={`/api/formulas/${id}/file`} className="flex min-h-11 items-center rounded-md px-3 hover:bg-white/10">
@@ -112,29 +137,35 @@ export function BalanceScreen({
         </div>
       </TopBar>
       <SaveNotice autosave={autosave} onOpen={formula.open} />
-      <main className="grid flex-1 grid-cols-1 md:grid-cols-[372px_minmax(0,1fr)] lg:min-h-0 lg:grid-cols-[396px_minmax(0,1fr)_292px]">
-        <div className="thin-scroll border-rule border-r bg-sheet md:row-span-2 lg:row-span-1 lg:overflow-y-auto">
+      <main className="grid flex-1 grid-cols-1 md:grid-cols-[372px_minmax(0,1fr)] md:grid-rows-[auto_auto_1fr] lg:min-h-0 lg:grid-cols-[396px_minmax(0,1fr)_292px] lg:grid-rows-[auto_minmax(0,1fr)]">
+        <div className="thin-scroll border-rule border-r bg-sheet md:row-span-3 lg:row-span-2 lg:overflow-y-auto">
           <Pan formula={formula} larder={larder} from={from} onAdd={() => setSheet('add')} />
         </div>
         {predicted ? (
           <>
-            <div className="thin-scroll border-rule bg-sheet lg:order-last lg:overflow-y-auto lg:border-l">
-              <VerdictPanel
+            <div className="border-rule bg-sheet lg:col-start-3 lg:border-l">
+              <VerdictHead
                 draft={draft}
                 prediction={predicted.prediction}
                 outcome={shown}
                 busy={balancing.busy}
-                cautions={cautions(predicted.prediction, inPan)}
                 nameOf={nameOf}
                 onBalance={balance}
-                onTargets={() => setSheet('targets')}
                 onTakeNearest={() => shown && edit({ type: 'balanced', grams: shown.answer.grams })}
                 onUnlock={unlock}
               />
             </div>
-            <div className="thin-scroll px-4 pt-3 pb-6 lg:overflow-y-auto">
-              <CurveCard prediction={predicted.prediction} before={before} nonce={nonce} />
+            <div className="thin-scroll px-4 pt-3 pb-6 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:overflow-y-auto">
+              <CurveCard prediction={predicted.prediction} before={before} />
               <MomentsStrip prediction={predicted.prediction} />
+            </div>
+            <div className="thin-scroll border-rule bg-sheet lg:col-start-3 lg:overflow-y-auto lg:border-l">
+              <VerdictDetails
+                draft={draft}
+                prediction={predicted.prediction}
+                cautions={cautions(predicted.prediction, inPan)}
+                onTargets={() => setSheet('targets')}
+              />
             </div>
           </>
         ) : (

@@ -30,7 +30,12 @@ export function CompositionBar({ prediction }: { prediction: Prediction }) {
   return (
     <section aria-label="What it is made of" className="mt-4">
       <h3 className="mb-1 font-sans font-semibold text-[0.95rem]">What it is made of</h3>
-      <svg viewBox="0 0 368 26" className="block w-full" role="img" aria-label={PARTS.map(({ name }) => `${name} ${percent(amounts[name] / total)}`).join(', ')}>
+      <svg
+        viewBox="0 0 368 26"
+        className="block w-full"
+        role="img"
+        aria-label={PARTS.map(({ name }) => `${name} ${percent(amounts[name] / total)}`).join(', ')}
+      >
         {PARTS.map(({ name, fill, text }) => {
           const width = (amounts[name] / total) * 368;
           const left = x;

@@ -3,11 +3,11 @@
 import { Radio, RadioGroup } from '@headlessui/react';
 import { useMemo, useState } from 'react';
 import { resistance, SLOW_STIR } from '@/core/flow/casson';
-import type { MomentReading, Prediction } from '@/core/predict/formula';
 import { resistanceCurve } from '@/core/predict/curve';
+import type { MomentReading, Prediction } from '@/core/predict/formula';
 import { chocolateColour } from '@/core/shine/colour';
 import { type ChartGate, type ChartPoint, ResistanceChart } from '@/ui/resistance-chart';
-import { momentTitle } from './use-words';
+import { momentTitle } from './cook-words';
 
 /** Resting times the curve can be drawn for, h. */
 const RESTS = [
@@ -37,13 +37,17 @@ function gateOf(reading: MomentReading, prediction: Prediction): ChartGate | und
     temperatureC: reading.moment.temperatureC,
     lowPa: lows.length > 0 ? Math.max(...lows) : undefined,
     highPa: highs.length > 0 ? Math.min(...highs) : undefined,
-    lands: gates.every((gate) => gate.lands),
+    side: gates.find((gate) => !gate.lands)?.side ?? 0,
   };
 }
 
 function pointOf(reading: MomentReading, prediction: Prediction): ChartPoint {
   const missed = prediction.gates.find(
-    (gate) => gate.moment === reading.moment.name && !gate.lands && gate.quantity !== 'shine' && gate.quantity !== 'waterActivity',
+    (gate) =>
+      gate.moment === reading.moment.name &&
+      !gate.lands &&
+      gate.quantity !== 'shine' &&
+      gate.quantity !== 'waterActivity',
   );
   return {
     name: momentTitle(reading.moment.name),
@@ -57,12 +61,10 @@ function pointOf(reading: MomentReading, prediction: Prediction): ChartPoint {
 export function CurveCard({
   prediction,
   before,
-  nonce,
 }: {
   prediction: Prediction;
   /** the prediction before the last balance, drawn as a ghost */
   before: Prediction | undefined;
-  nonce: string | undefined;
 }) {
   const [rested, setRested] = useState<number>(24);
   const curve = useMemo(() => resistanceCurve(prediction.batch, rested), [prediction, rested]);
@@ -74,13 +76,18 @@ export function CurveCard({
           <h2 className="text-[1.2rem]">Through the gates</h2>
           <span className="hidden text-[13px] text-mute xl:inline">resistance to the spoon</span>
         </div>
-        <RadioGroup value={rested} onChange={setRested} aria-label="Rested at each temperature" className="flex items-center gap-1 text-[13px]">
-          <span className="pr-1 text-mute">rested</span>
+        <RadioGroup
+          value={rested}
+          onChange={setRested}
+          aria-label="Rested at each temperature"
+          className="flex shrink-0 items-center gap-1 whitespace-nowrap text-[13px]"
+        >
+          <span className="hidden pr-1 text-mute lg:inline">rested</span>
           {RESTS.map(({ hours, label }) => (
             <Radio
               key={hours}
               value={hours}
-              className="flex min-h-9 cursor-pointer items-center rounded-md border border-transparent px-2.5 data-checked:border-rule data-checked:bg-sheet data-checked:font-semibold"
+              className="flex min-h-11 cursor-pointer items-center rounded-md border border-transparent px-2.5 data-checked:border-rule data-checked:bg-sheet data-checked:font-semibold"
             >
               {label}
             </Radio>
@@ -94,7 +101,6 @@ export function CurveCard({
           gates={prediction.moments.flatMap((reading) => gateOf(reading, prediction) ?? [])}
           points={prediction.moments.map((reading) => pointOf(reading, prediction))}
           colour={chocolateColour(prediction.batch.mixture)}
-          nonce={nonce}
         />
       </div>
     </section>

@@ -13,7 +13,12 @@ export interface FormulaDraft extends Omit<FormulaFile, 'lines'> {
 /** What a cook can do to the open formula. */
 export type Edit =
   | { readonly type: 'grams'; readonly key: string; readonly grams: number }
-  | { readonly type: 'limits'; readonly key: string; readonly minGrams?: number | undefined; readonly maxGrams?: number | undefined }
+  | {
+      readonly type: 'limits';
+      readonly key: string;
+      readonly minGrams?: number | undefined;
+      readonly maxGrams?: number | undefined;
+    }
   | { readonly type: 'form'; readonly key: string; readonly form: string }
   | { readonly type: 'lock'; readonly key: string }
   | { readonly type: 'add'; readonly line: PanLine }

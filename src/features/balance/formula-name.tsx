@@ -3,7 +3,15 @@
 import { useState } from 'react';
 
 /** The formula's name, edited in place; a name that cannot be kept stays in the field with the reason. */
-export function FormulaName({ name, onName, onLeave }: { name: string; onName: (name: string) => void; onLeave: () => void }) {
+export function FormulaName({
+  name,
+  onName,
+  onLeave,
+}: {
+  name: string;
+  onName: (name: string) => void;
+  onLeave: () => void;
+}) {
   const [typed, setTyped] = useState<string | undefined>();
   const fault = typed === undefined ? undefined : typed.trim() === '' ? 'A formula needs a name.' : undefined;
   return (

@@ -35,7 +35,9 @@ function band(low: number | undefined, high: number | undefined, show: (value: n
   };
   if (low && high !== undefined) {
     const [a, b] = [show(low), show(high)];
-    return a.unit === b.unit ? `${a.number}–${b.number}${b.unit ? `\u202f${b.unit}` : ''}` : `${text(low)}–${text(high)}`;
+    return a.unit === b.unit
+      ? `${a.number}–${b.number}${b.unit ? `\u202f${b.unit}` : ''}`
+      : `${text(low)}–${text(high)}`;
   }
   if (high !== undefined) return `at most ${text(high)}`;
   return low ? `at least ${text(low)}` : 'no target';
@@ -58,7 +60,13 @@ interface Kind {
 }
 
 /** Order of the measures. */
-const ORDER: readonly GateReading['quantity'][] = ['apparentViscosityPaS', 'yieldStressPa', 'resistancePa', 'shine', 'waterActivity'];
+const ORDER: readonly GateReading['quantity'][] = [
+  'apparentViscosityPaS',
+  'yieldStressPa',
+  'resistancePa',
+  'shine',
+  'waterActivity',
+];
 
 const shine = (value: number): Quantity => ({ number: String(Math.round(value)), unit: '' });
 
@@ -69,7 +77,8 @@ const KINDS: Record<GateReading['quantity'], Kind> = {
     words: ['too thin', 'too thick'],
   },
   yieldStressPa: {
-    title: ({ moment }) => `${moment.temperatureC >= POUR_ABOVE_C ? 'Cling' : 'Set'} at ${celsius(moment.temperatureC)}`,
+    title: ({ moment }) =>
+      `${moment.temperatureC >= POUR_ABOVE_C ? 'Cling' : 'Set'} at ${celsius(moment.temperatureC)}`,
     show: stress,
     words: ['too loose', 'too stiff'],
   },
@@ -78,7 +87,11 @@ const KINDS: Record<GateReading['quantity'], Kind> = {
     show: stress,
     words: ['too loose', 'too stiff'],
   },
-  shine: { title: ({ moment }) => `Shine at ${celsius(moment.temperatureC)}`, show: shine, words: ['too dull', 'too shiny'] },
+  shine: {
+    title: ({ moment }) => `Shine at ${celsius(moment.temperatureC)}`,
+    show: shine,
+    words: ['too dull', 'too shiny'],
+  },
   waterActivity: {
     title: () => 'Water activity',
     show: waterActivity,
@@ -86,7 +99,10 @@ const KINDS: Record<GateReading['quantity'], Kind> = {
   },
 };
 
-function doubtOf(quantity: GateReading['quantity'], prediction: Prediction): { doubt: number | undefined; plain: boolean } {
+function doubtOf(
+  quantity: GateReading['quantity'],
+  prediction: Prediction,
+): { doubt: number | undefined; plain: boolean } {
   const model = modelDoubt(prediction.batch.mixture);
   if (quantity === 'apparentViscosityPaS') return { doubt: Math.exp(model.lnViscosity), plain: false };
   if (quantity === 'waterActivity') return { doubt: model.lnYield > 0.8 ? 0.015 : 0.01, plain: true };
@@ -119,7 +135,12 @@ function measureOf(
     sideWord: side === 0 ? '' : kind.words[side < 0 ? 0 : 1],
     doubt: none ? undefined : doubt,
     plain,
-    range: quantity === 'shine' ? [0, 100] : quantity === 'waterActivity' ? [0.7, 1] : logRange(Math.max(value, 0.05), low, high),
+    range:
+      quantity === 'shine'
+        ? [0, 100]
+        : quantity === 'waterActivity'
+          ? [0.7, 1]
+          : logRange(Math.max(value, 0.05), low, high),
     rank: ORDER.indexOf(quantity),
   };
 }
@@ -162,12 +183,16 @@ export function measures(draft: FormulaDraft, prediction: Prediction): Measure[]
     return at ? [measureOf(prediction, at, gate.quantity, gate.value, gate, `gate-${index}`)] : [];
   });
   const has = (quantity: GateReading['quantity'], among: readonly MomentReading[]) =>
-    prediction.gates.some((gate) => gate.quantity === quantity && among.some(({ moment }) => moment.name === gate.moment));
+    prediction.gates.some(
+      (gate) => gate.quantity === quantity && among.some(({ moment }) => moment.name === gate.moment),
+    );
 
   const extra: Measure[] = [];
   const pour = reading('pour') ?? warm.at(-1);
   if (pour && !has('apparentViscosityPaS', warm)) {
-    extra.push(measureOf(prediction, pour, 'apparentViscosityPaS', pour.state.flow.apparentViscosityPaS, {}, 'fluidity'));
+    extra.push(
+      measureOf(prediction, pour, 'apparentViscosityPaS', pour.state.flow.apparentViscosityPaS, {}, 'fluidity'),
+    );
   }
   const set = reading('fridge') ?? cold.at(-1);
   if (set && !has('yieldStressPa', cold)) {

@@ -1,9 +1,9 @@
-import { chocolateColour } from '@/core/shine/colour';
 import type { MomentReading, Prediction } from '@/core/predict/formula';
+import { chocolateColour } from '@/core/shine/colour';
 import { celsius, hours } from '@/ui/format';
 import { behaviour, nearestLandmark } from '@/ui/landmarks';
 import { Puddle } from '@/ui/puddle';
-import { momentTitle } from './use-words';
+import { momentTitle } from './cook-words';
 
 /** Hours since the batch was poured, over the whole history. */
 function age(reading: MomentReading): number {
@@ -21,14 +21,14 @@ export function MomentsStrip({ prediction }: { prediction: Prediction }) {
         <h2 className="text-[1.1rem]">20 ml on a plate, 30 s</h2>
         <span className="text-[13px] text-mute">drawn to scale, from a 5 cm ring</span>
       </div>
-      <ul className="grid auto-cols-fr grid-flow-col overflow-x-auto rounded-xl border border-rule bg-sheet">
+      <ul className="grid grid-cols-[repeat(auto-fit,minmax(124px,1fr))] gap-px overflow-hidden rounded-xl border border-rule bg-rule">
         {prediction.moments.map((reading) => {
           const { moment, state, plateDiameterMm } = reading;
           const isMissed = missed.has(moment.name);
           const word = behaviour(state.flow.resistancePa);
           const size = `${Math.round(plateDiameterMm)} mm`;
           return (
-            <li key={moment.name} className="min-w-28 border-rule border-l px-3 pt-2 pb-3 first:border-l-0" data-moment={moment.name}>
+            <li key={moment.name} className="bg-sheet px-3 pt-2 pb-3" data-moment={moment.name}>
               <p className="font-semibold">{momentTitle(moment.name)}</p>
               <p className="read text-[0.85rem] text-mute">
                 {celsius(moment.temperatureC)}, {hours(age(reading))}

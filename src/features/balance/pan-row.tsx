@@ -59,7 +59,11 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
           onClick={() => edit({ type: 'lock', key: line.key })}
           className="flex h-11 w-9 shrink-0 items-center justify-center"
         >
-          {line.locked ? <Lock size={17} aria-hidden="true" /> : <LockOpen size={17} className="text-mute" aria-hidden="true" />}
+          {line.locked ? (
+            <Lock size={17} aria-hidden="true" />
+          ) : (
+            <LockOpen size={17} className="text-mute" aria-hidden="true" />
+          )}
         </button>
         <button
           type="button"
@@ -71,6 +75,10 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
           <span className={`line-clamp-2 font-semibold ${missing ? 'text-off' : ''}`}>{name}</span>
           {missing ? (
             <span className="text-[13px] text-off">not in the larder: counted as nothing</span>
+          ) : from !== undefined ? (
+            <span className="read text-[0.82rem] text-enamel" data-testid="change">
+              {grams(from)} → {grams(line.grams)} g
+            </span>
           ) : (
             line.form && <span className="truncate text-[13px] text-mute">{line.form}</span>
           )}
@@ -84,16 +92,13 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
           onLeave={pause}
           className="w-[92px] shrink-0"
         />
-        <span className="read flex h-11 w-12 shrink-0 items-center justify-end text-[0.9rem] text-mute">{percent(share)}</span>
+        <span className="read flex h-11 w-12 shrink-0 items-center justify-end text-[0.9rem] text-mute">
+          {percent(share)}
+        </span>
       </div>
       <div className="pl-[60px]">
         <Reach line={line} reach={reach} from={from} />
       </div>
-      {from !== undefined && (
-        <p className="read flex justify-end pr-12 pb-1 text-[0.8rem] text-enamel">
-          {grams(from)} → {grams(line.grams)} g
-        </p>
-      )}
       {open && <Drawer {...props} />}
     </li>
   );
@@ -105,9 +110,16 @@ function Reach({ line, reach, from }: Pick<PanRowProps, 'line' | 'reach' | 'from
   const end = Math.max(reach.most, line.grams, from ?? 0) * 1.02 || 1;
   const at = (g: number) => 2 + (g / end) * 196;
   return (
-    <svg viewBox="0 0 200 7" className="-mt-1 mb-0.5 block h-[7px] w-full" preserveAspectRatio="none" aria-hidden="true">
+    <svg
+      viewBox="0 0 200 7"
+      className="-mt-1 mb-0.5 block h-[7px] w-full"
+      preserveAspectRatio="none"
+      aria-hidden="true"
+    >
       <line x1={at(reach.least)} x2={at(reach.most)} y1={5} y2={5} stroke="var(--color-rule)" strokeWidth={2} />
-      {from !== undefined && <line x1={at(from)} x2={at(line.grams)} y1={5} y2={5} stroke="var(--color-enamel-light)" strokeWidth={2} />}
+      {from !== undefined && (
+        <line x1={at(from)} x2={at(line.grams)} y1={5} y2={5} stroke="var(--color-enamel-light)" strokeWidth={2} />
+      )}
       <line x1={at(line.grams)} x2={at(line.grams)} y1={0} y2={7} stroke="var(--color-enamel)" strokeWidth={1.6} />
     </svg>
   );
@@ -118,12 +130,21 @@ const STEPS = [-10, -1, 1, 10];
 /** Steps, least and most, form, moving and removing. */
 function Drawer({ line, name, place, count, edit, pause }: PanRowProps) {
   const nudge = (step: number) =>
-    edit({ type: 'grams', key: line.key, grams: Math.min(Math.max(Math.round((line.grams + step) * 10) / 10, 0), GRAMS.most) });
+    edit({
+      type: 'grams',
+      key: line.key,
+      grams: Math.min(Math.max(Math.round((line.grams + step) * 10) / 10, 0), GRAMS.most),
+    });
   return (
     <fieldset className="space-y-3 pt-1 pr-1 pb-3 pl-[60px]" aria-label={`${name}: more`}>
       <div className="flex gap-1.5">
         {STEPS.map((step) => (
-          <Button key={step} className="read flex-1 !px-0" onClick={() => nudge(step)} aria-label={`${step > 0 ? 'Add' : 'Take'} ${Math.abs(step)} g`}>
+          <Button
+            key={step}
+            className="read flex-1 !px-0"
+            onClick={() => nudge(step)}
+            aria-label={`${step > 0 ? 'Add' : 'Take'} ${Math.abs(step)} g`}
+          >
             {step < 0 ? <Minus size={14} aria-hidden="true" /> : <Plus size={14} aria-hidden="true" />}
             {Math.abs(step)}
           </Button>
@@ -165,13 +186,26 @@ function Drawer({ line, name, place, count, edit, pause }: PanRowProps) {
         />
       </label>
       <div className="flex gap-1.5">
-        <Button disabled={place === 0} onClick={() => edit({ type: 'move', key: line.key, to: place - 1 })} aria-label={`Move ${name} up`}>
+        <Button
+          disabled={place === 0}
+          onClick={() => edit({ type: 'move', key: line.key, to: place - 1 })}
+          aria-label={`Move ${name} up`}
+        >
           <MoveUp size={16} aria-hidden="true" />
         </Button>
-        <Button disabled={place === count - 1} onClick={() => edit({ type: 'move', key: line.key, to: place + 1 })} aria-label={`Move ${name} down`}>
+        <Button
+          disabled={place === count - 1}
+          onClick={() => edit({ type: 'move', key: line.key, to: place + 1 })}
+          aria-label={`Move ${name} down`}
+        >
           <MoveDown size={16} aria-hidden="true" />
         </Button>
-        <Button look="danger" className="ml-auto" onClick={() => edit({ type: 'remove', key: line.key })} aria-label={`Remove ${name}`}>
+        <Button
+          look="danger"
+          className="ml-auto"
+          onClick={() => edit({ type: 'remove', key: line.key })}
+          aria-label={`Remove ${name}`}
+        >
           <Trash2 size={16} aria-hidden="true" /> Remove
         </Button>
       </div>

@@ -1,6 +1,14 @@
 'use client';
 
-import { closestCenter, DndContext, type DragEndEvent, KeyboardSensor, PointerSensor, useSensor, useSensors } from '@dnd-kit/core';
+import {
+  closestCenter,
+  DndContext,
+  type DragEndEvent,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
 import { restrictToParentElement, restrictToVerticalAxis } from '@dnd-kit/modifiers';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
@@ -16,9 +24,13 @@ import { totalGrams } from './formula-draft';
 import { PanRow } from './pan-row';
 import type { Larder, OpenFormula } from './use-formula';
 
+/** A per cent sign stays with its number. */
+const NO_BREAK_PERCENT = '\u00a0%';
+
 /** Name of a row's ingredient: the formula's own, or the larder's. */
 export function ingredientName(formula: OpenFormula['draft'], larder: Larder, id: string): string {
-  return (Object.hasOwn(formula.ingredients, id) ? formula.ingredients[id]?.name : larder.get(id)?.name) ?? id;
+  const name = Object.hasOwn(formula.ingredients, id) ? formula.ingredients[id]?.name : larder.get(id)?.name;
+  return (name ?? id).replaceAll(' %', NO_BREAK_PERCENT);
 }
 
 /** What goes in: rows with grams, share and lock, in the order they go in; the total; what it adds up to. */
@@ -72,7 +84,13 @@ export function Pan({
           The pan is empty. Add the chocolate first, then what it is loosened with, then the small things.
         </p>
       ) : (
-        <DndContext id="pan" sensors={sensors} collisionDetection={closestCenter} modifiers={[restrictToVerticalAxis, restrictToParentElement]} onDragEnd={onDragEnd}>
+        <DndContext
+          id="pan"
+          sensors={sensors}
+          collisionDetection={closestCenter}
+          modifiers={[restrictToVerticalAxis, restrictToParentElement]}
+          onDragEnd={onDragEnd}
+        >
           <SortableContext items={draft.lines.map((line) => line.key)} strategy={verticalListSortingStrategy}>
             <ol aria-label="Ingredients">
               {draft.lines.map((line, place) => (
@@ -96,7 +114,11 @@ export function Pan({
           </SortableContext>
         </DndContext>
       )}
-      <button type="button" onClick={onAdd} className="mt-1 flex min-h-11 items-center gap-2 pl-[26px] font-semibold text-enamel">
+      <button
+        type="button"
+        onClick={onAdd}
+        className="mt-1 flex min-h-11 items-center gap-2 pl-[26px] font-semibold text-enamel"
+      >
         <Plus size={18} aria-hidden="true" /> Add an ingredient <Key>/</Key>
       </button>
       {predicted && <CompositionBar prediction={predicted.prediction} />}

@@ -1,7 +1,7 @@
 'use client';
 
-import { Button } from '@/ui/button';
 import type { FormulaFile } from '@/formats/formula-file';
+import { Button } from '@/ui/button';
 import type { Autosave, SaveState } from './use-autosave';
 
 /** Where saving stands, in one or two words. */
@@ -30,7 +30,8 @@ export function SaveNotice({ autosave, onOpen }: { autosave: Autosave; onOpen: (
     return (
       <Notice>
         <p className="flex-1">
-          <strong>Another tablet saved this formula at {at}.</strong> Yours is still here and nothing was overwritten. Which one goes on?
+          <strong>Another tablet saved this formula at {at}.</strong> Yours is still here and nothing was overwritten.
+          Which one goes on?
         </p>
         <Button
           onClick={() => {
@@ -48,8 +49,8 @@ export function SaveNotice({ autosave, onOpen }: { autosave: Autosave; onOpen: (
     return (
       <Notice>
         <p className="flex-1">
-          <strong>This formula was deleted on another tablet.</strong> What you see is kept on this tablet only; bring the formula back from the
-          list’s undo, or start a new one.
+          <strong>This formula was deleted on another tablet.</strong> What you see is kept on this tablet only; bring
+          the formula back from the list’s undo, or start a new one.
         </p>
       </Notice>
     );

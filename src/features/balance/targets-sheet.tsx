@@ -10,15 +10,15 @@ import { Button } from '@/ui/button';
 import { gramsPlain } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { type AmountRules, GRAMS } from '@/ui/parse-amount';
+import { momentTitle } from './cook-words';
 import type { Edit, FormulaDraft } from './formula-draft';
-import { momentTitle } from './use-words';
 
 type Targets = Extract<Edit, { type: 'targets' }>;
 
 const QUANTITIES: Record<GateQuantity, { name: string; rules: AmountRules; usual: { low?: number; high?: number } }> = {
   apparentViscosityPaS: {
     name: 'Fluidity (apparent viscosity)',
-    rules: { least: 0, most: 1e6, unit: 'Pa·s', units: { 'pa·s': 1, pas: 1 }, example: '1.5' },
+    rules: { least: 0, most: 1e6, unit: 'Pa·s', units: { pa·s: 1, pas: 1 }, example: '1.5' },
     usual: { low: 1, high: 5 },
   },
   yieldStressPa: {
@@ -31,7 +31,11 @@ const QUANTITIES: Record<GateQuantity, { name: string; rules: AmountRules; usual
     rules: { least: 0, most: 1e7, unit: 'Pa', units: { pa: 1, kpa: 1000 }, example: '40' },
     usual: { low: 10, high: 60 },
   },
-  shine: { name: 'Shine, 0–100', rules: { least: 0, most: 100, unit: '', units: {}, example: '70' }, usual: { low: 60 } },
+  shine: {
+    name: 'Shine, 0–100',
+    rules: { least: 0, most: 100, unit: '', units: {}, example: '70' },
+    usual: { low: 60 },
+  },
   waterActivity: {
     name: 'Water activity',
     rules: { least: 0, most: 1, unit: 'aw', units: { aw: 1 }, example: '0.9' },
@@ -53,7 +57,15 @@ function gateFault(gate: FileGate): string | undefined {
 }
 
 /** What the formula must do: its use, its moments, its gates and the yield wanted. Taken over as one step. */
-export function TargetsSheet({ draft, onClose, onTake }: { draft: FormulaDraft; onClose: () => void; onTake: (edit: Targets) => void }) {
+export function TargetsSheet({
+  draft,
+  onClose,
+  onTake,
+}: {
+  draft: FormulaDraft;
+  onClose: () => void;
+  onTake: (edit: Targets) => void;
+}) {
   const [targets, setTargets] = useState<Targets>({
     type: 'targets',
     use: draft.use,
@@ -161,7 +173,12 @@ export function TargetsSheet({ draft, onClose, onTake }: { draft: FormulaDraft; 
                           onChange={(event) => {
                             const quantity = event.target.value as GateQuantity;
                             setTouched(touched + 1);
-                            setGate(index, { quantity, low: undefined, high: undefined, ...QUANTITIES[quantity].usual });
+                            setGate(index, {
+                              quantity,
+                              low: undefined,
+                              high: undefined,
+                              ...QUANTITIES[quantity].usual,
+                            });
                           }}
                         >
                           {GATE_QUANTITIES.map((quantity) => (
@@ -231,7 +248,11 @@ export function TargetsSheet({ draft, onClose, onTake }: { draft: FormulaDraft; 
                     ...targets,
                     gates: [
                       ...targets.gates,
-                      { moment: targets.moments.at(-1)?.name ?? 'fridge', quantity: 'yieldStressPa', ...QUANTITIES.yieldStressPa.usual },
+                      {
+                        moment: targets.moments.at(-1)?.name ?? 'fridge',
+                        quantity: 'yieldStressPa',
+                        ...QUANTITIES.yieldStressPa.usual,
+                      },
                     ],
                   })
                 }

@@ -107,7 +107,8 @@ export function useAutosave(id: string, opened: { revision: number; file: Formul
 
   // A save that ends while more was typed starts the next one.
   useEffect(() => {
-    if (text === savedText.current || state.kind === 'stale' || state.kind === 'gone' || state.kind === 'saving') return;
+    if (text === savedText.current || state.kind === 'stale' || state.kind === 'gone' || state.kind === 'saving')
+      return;
     unsaved.keep(id, revision.current, latest.current);
     if (state.kind === 'saved') setState({ kind: 'waiting' });
     const timer = setTimeout(save, state.kind === 'failed' ? RETRY_AFTER_MS : SAVE_AFTER_MS);

@@ -16,7 +16,6 @@ export type Larder = ReadonlyMap<string, Ingredient>;
 export interface Predicted {
   readonly formula: Formula;
   readonly prediction: Prediction;
-
 }
 
 /** Rows whose ingredient nobody knows any more count as nothing; the screen says so beside them. */

@@ -1,27 +1,24 @@
 'use client';
 
 import { Scale, SlidersHorizontal } from 'lucide-react';
-import type { Obstacle } from '@/core/balance/obstacles';
 import type { Prediction } from '@/core/predict/formula';
 import { Button, Key } from '@/ui/button';
+import { significant } from '@/ui/format';
 import { Gauge } from '@/ui/gauge';
-import { grams, significant } from '@/ui/format';
+import { BalanceNote } from './balance-note';
 import type { FormulaDraft } from './formula-draft';
 import { type Measure, measures } from './measures';
 import type { BalanceOutcome } from './use-balance';
-import { momentTitle } from './use-words';
 import { riskNotes, verdict } from './verdict';
 
 /** Does it land, why not, and what to press. */
-export function VerdictPanel({
+export function VerdictHead({
   draft,
   prediction,
   outcome,
   busy,
-  cautions,
   nameOf,
   onBalance,
-  onTargets,
   onTakeNearest,
   onUnlock,
 }: {
@@ -29,40 +26,74 @@ export function VerdictPanel({
   prediction: Prediction;
   outcome: BalanceOutcome | undefined;
   busy: boolean;
-  cautions: readonly string[];
   nameOf: (ingredient: string) => string;
   onBalance: () => void;
-  onTargets: () => void;
   onTakeNearest: () => void;
   onUnlock: (line: number) => void;
 }) {
-  const risks = riskNotes(prediction);
-  const free = draft.lines.filter((line) => !line.locked).length;
-  const locked = draft.lines.filter((line) => line.locked).map((line) => nameOf(line.ingredient));
   return (
-    <section aria-label="Verdict" className="px-4 pt-3 pb-6">
-      <p aria-live="polite" className="font-head text-[1.3rem] leading-[1.25] font-semibold" data-testid="verdict">
-        {verdict(prediction, draft.use).map((part, index) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: the parts of one sentence have no other name
-          <span key={index} className={part.off ? 'text-off' : ''}>
+    <section aria-label="Verdict" className="px-4 pt-3 pb-2">
+      <p
+        aria-live="polite"
+        className="font-head text-[1.3rem] leading-[1.25] font-semibold text-pretty"
+        data-testid="verdict"
+      >
+        {verdict(prediction, draft.use).map((part) => (
+          <span key={part.text} className={part.off ? 'text-off' : ''}>
             {part.text}
             {part.text.endsWith(' ') ? '' : ' '}
           </span>
         ))}
       </p>
-      <div className="mt-3 mb-1 grid grid-cols-1 gap-2">
-        <Button look="primary" className="min-h-12 text-[1.05rem]" onClick={onBalance} disabled={busy}>
-          <Scale size={19} aria-hidden="true" /> {busy ? 'Balancing…' : 'Balance it'} <Key>B</Key>
-        </Button>
-      </div>
-      <p className="mb-2 text-[13px] text-mute">
-        {prediction.lands
-          ? 'It lands: there is nothing to move.'
-          : free === 0
-            ? 'Every row is locked: unlock one to let it move.'
-            : `Moves ${free === 1 ? 'one row' : `${free} rows`} as little as possible.${locked.length > 0 ? ` Locked: ${locked.join(', ')}.` : ''}`}
-      </p>
-      {outcome && <OutcomeCard outcome={outcome} draft={draft} nameOf={nameOf} onTakeNearest={onTakeNearest} onUnlock={onUnlock} />}
+      <Button
+        look="primary"
+        className="mt-3 mb-1 min-h-12 w-full text-[1.05rem]"
+        onClick={onBalance}
+        disabled={busy || prediction.gates.length === 0}
+      >
+        <Scale size={19} aria-hidden="true" /> {busy ? 'Balancing…' : 'Balance it'} <Key>B</Key>
+      </Button>
+      <p className="text-[13px] text-mute">{whatMoves(draft, prediction, nameOf)}</p>
+      {outcome && (
+        <BalanceNote
+          outcome={outcome}
+          draft={draft}
+          nameOf={nameOf}
+          onTakeNearest={onTakeNearest}
+          onUnlock={onUnlock}
+        />
+      )}
+    </section>
+  );
+}
+
+/** What pressing Balance would move. */
+function whatMoves(draft: FormulaDraft, prediction: Prediction, nameOf: (ingredient: string) => string): string {
+  if (prediction.gates.length === 0) return 'There is no gate to bring it through yet.';
+  if (prediction.lands) return 'It lands: there is nothing to move.';
+  const free = draft.lines.filter((line) => !line.locked).length;
+  if (free === 0) return 'Every row is locked: unlock one to let it move.';
+  const locked = draft.lines.filter((line) => line.locked).map((line) => nameOf(line.ingredient));
+  return `Moves ${free === 1 ? 'one row' : `${free} rows`} as little as possible.${
+    locked.length > 0 ? ` Locked: ${locked.join(', ')}.` : ''
+  }`;
+}
+
+/** The measures with band and doubt, the way to the targets, what to watch, and the cautions. */
+export function VerdictDetails({
+  draft,
+  prediction,
+  cautions,
+  onTargets,
+}: {
+  draft: FormulaDraft;
+  prediction: Prediction;
+  cautions: readonly string[];
+  onTargets: () => void;
+}) {
+  const risks = riskNotes(prediction);
+  return (
+    <section aria-label="Measures" className="px-4 pt-1 pb-6">
       <ul>
         {measures(draft, prediction).map((measure) => (
           <MeasureRow key={measure.key} measure={measure} />
@@ -107,7 +138,7 @@ function MeasureRow({ measure }: { measure: Measure }) {
   const { title, shown, side, sideWord, target, value, low, high, doubt, plain, range } = measure;
   const hasTarget = low !== undefined || high !== undefined;
   return (
-    <li className="border-rule border-t py-1.5" data-measure={measure.key}>
+    <li className="border-rule border-t pt-1 pb-0.5" data-measure={measure.key}>
       <div className="flex items-baseline justify-between gap-2">
         <span className="font-medium">{title}</span>
         <span className={`read text-[1.06rem] whitespace-nowrap ${side === 0 ? '' : 'text-off'}`}>
@@ -122,106 +153,12 @@ function MeasureRow({ measure }: { measure: Measure }) {
       </div>
       <Gauge value={value} low={low} high={high} doubt={doubt} plain={plain} range={range} />
       <p className="flex justify-between gap-2 text-[12.5px] text-mute">
-        <span className={side === 0 ? '' : 'font-semibold text-off'}>{sideWord || (hasTarget ? 'as wanted' : '')}</span>
         <span>
+          {sideWord && <span className="font-semibold text-off">{sideWord}: </span>}
           {target}
-          {doubt !== undefined && ` · doubt ${plain ? `±${doubt}` : `×÷${significant(doubt)}`}`}
         </span>
+        {doubt !== undefined && <span>doubt {plain ? `±${doubt}` : `×÷${significant(doubt)}`}</span>}
       </p>
     </li>
-  );
-}
-
-const QUANTITY_WORDS: Readonly<Record<string, string>> = {
-  apparentViscosityPaS: 'fluidity',
-  yieldStressPa: 'set or cling',
-  resistancePa: 'resistance',
-  shine: 'shine',
-  waterActivity: 'water activity',
-};
-
-/** An obstacle as a cook would say it. */
-function obstacleWords(obstacle: Obstacle, nameOf: (ingredient: string) => string): string {
-  switch (obstacle.kind) {
-    case 'lock':
-      return `${nameOf(obstacle.ingredient)} is locked`;
-    case 'least':
-      return `${nameOf(obstacle.ingredient)} may not go lower`;
-    case 'most':
-      return `${nameOf(obstacle.ingredient)} may not go higher`;
-    case 'gate':
-      return `${momentTitle(obstacle.moment)}: the target for ${QUANTITY_WORDS[obstacle.quantity] ?? obstacle.quantity}`;
-    case 'total':
-      return 'The batch total is kept';
-  }
-}
-
-/** What the last balance did, or why it could not. */
-function OutcomeCard({
-  outcome,
-  draft,
-  nameOf,
-  onTakeNearest,
-  onUnlock,
-}: {
-  outcome: BalanceOutcome;
-  draft: FormulaDraft;
-  nameOf: (ingredient: string) => string;
-  onTakeNearest: () => void;
-  onUnlock: (line: number) => void;
-}) {
-  const { answer, before } = outcome;
-  if (answer.status === 'lands') {
-    const moved = before.lines.filter((line, i) => line.grams !== answer.grams[i]).length;
-    return (
-      <div role="status" className="mb-3 rounded-lg bg-enamel-wash px-3 py-2 text-[13.5px]" data-testid="outcome">
-        {moved === 0 ? 'It lands already; nothing was moved.' : `Balanced: ${moved === 1 ? 'one row' : `${moved} rows`} moved, total kept. Undo brings the old grams back.`}
-      </div>
-    );
-  }
-  const enough = answer.inTheWay.some((obstacle) => obstacle.enough);
-  const taken = draft.lines.every((line, i) => line.grams === answer.grams[i]);
-  return (
-    <div role="status" className="mb-3 rounded-lg border border-off/40 bg-off-wash px-3 py-2 text-[13.5px]" data-testid="outcome">
-      <p className="font-semibold">It cannot land as things stand.</p>
-      {answer.inTheWay.length > 0 && (
-        <>
-          <p className="mt-1">{enough ? 'Loosening any one of these is enough:' : 'No single one of these is enough; together they stand in the way:'}</p>
-          <ul className="mt-1 space-y-1">
-            {answer.inTheWay.map((obstacle) => (
-              <li key={`${obstacle.kind}${'line' in obstacle ? obstacle.line : 'gate' in obstacle ? obstacle.gate : ''}`} className="flex items-center justify-between gap-2">
-                <span>• {obstacleWords(obstacle, nameOf)}</span>
-                {obstacle.kind === 'lock' && (
-                  <Button className="shrink-0 !px-3" onClick={() => onUnlock(obstacle.line)} aria-label={`Unlock ${nameOf(obstacle.ingredient)} and balance`}>
-                    Unlock
-                  </Button>
-                )}
-              </li>
-            ))}
-          </ul>
-        </>
-      )}
-      {answer.change > 0 && (
-        <>
-          <p className="mt-2">{taken ? 'The nearest is in the pan now.' : 'The nearest it can come:'}</p>
-          <ul className="read text-[0.85rem]">
-            {before.lines.flatMap((line, i) =>
-              line.grams === answer.grams[i]
-                ? []
-                : [
-                    <li key={line.key}>
-                      {nameOf(line.ingredient)} {grams(line.grams)} → {grams(answer.grams[i] ?? line.grams)} g
-                    </li>,
-                  ],
-            )}
-          </ul>
-          {!taken && (
-            <Button className="mt-2 w-full" onClick={onTakeNearest}>
-              Take the nearest
-            </Button>
-          )}
-        </>
-      )}
-    </div>
   );
 }

@@ -1,7 +1,7 @@
 import type { GateReading } from '@/core/balance/gates';
 import type { Prediction } from '@/core/predict/formula';
 import { celsius } from '@/ui/format';
-import { momentTitle, useWords } from './use-words';
+import { momentTitle, type UseWords, wordsForUse } from './cook-words';
 
 /** A piece of the verdict; `off` pieces say what is wrong. */
 export interface VerdictPart {
@@ -19,24 +19,46 @@ const say = (text: string, off = false): VerdictPart => ({ text, off });
 /** The gate that is missed by most, in logarithms. */
 function worst(gates: readonly GateReading[]): GateReading | undefined {
   const miss = ({ value, low, high }: GateReading) =>
-    Math.max(Math.log((low ?? 0) / Math.max(value, 1e-9)), Math.log(Math.max(value, 1e-9) / (high ?? Number.POSITIVE_INFINITY)));
+    Math.max(
+      Math.log((low ?? 0) / Math.max(value, 1e-9)),
+      Math.log(Math.max(value, 1e-9) / (high ?? Number.POSITIVE_INFINITY)),
+    );
   return gates.filter((gate) => !gate.lands).sort((a, b) => miss(b) - miss(a))[0];
 }
 
-/** What is said of one moment's flow gates. */
-function sayMoment(prediction: Prediction, name: string, gates: readonly GateReading[], use: string | undefined): VerdictPart[] {
-  const moment = prediction.moments.find((reading) => reading.moment.name === name)?.moment;
-  if (!moment) return [];
-  const words = useWords(use);
-  const missed = worst(gates);
-  const at = celsius(moment.temperatureC);
-  if (moment.temperatureC >= POUR_ABOVE_C) {
-    if (!missed) return [say(`${words.pours} at ${at}.`)];
-    return [say(`At ${at} it is `), say(`too ${missed.side > 0 ? 'thick' : 'thin'} to ${words.toPour}.`, true)];
-  }
-  const where = `${momentTitle(name)} (${at})`;
-  if (!missed) return [say(`${where} it ${words.sets}.`)];
-  return [say(`${where} it will be `), say(`too ${missed.side > 0 ? 'stiff' : 'soft'} to ${words.toSet}.`, true)];
+/** A gated moment and the flow gate it misses by most, if any. */
+interface Judged {
+  readonly name: string;
+  readonly temperatureC: number;
+  readonly missed: GateReading | undefined;
+}
+
+const isPour = ({ temperatureC }: Judged) => temperatureC >= POUR_ABOVE_C;
+const where = ({ name, temperatureC }: Judged) => `${momentTitle(name)} (${celsius(temperatureC)})`;
+const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+
+/** What is said of a warm moment. */
+function sayPour(judged: Judged, words: UseWords): VerdictPart[] {
+  const at = celsius(judged.temperatureC);
+  if (!judged.missed) return [say(`${words.pours} at ${at}.`)];
+  return [say(`At ${at} it is `), say(`too ${judged.missed.side > 0 ? 'thick' : 'thin'} to ${words.toPour}.`, true)];
+}
+
+/** What is said of the cold moments: the good ones in one sentence, then each that misses. */
+function saySets(sets: readonly Judged[], words: UseWords): VerdictPart[] {
+  const good = sets.filter((judged) => !judged.missed).map(where);
+  const places = good.map((place, i) => (i === 0 ? place : lowerFirst(place))).join(' and ');
+  return [
+    ...(good.length > 0 ? [say(`${places} it ${words.sets}.`)] : []),
+    ...sets.flatMap((judged) =>
+      judged.missed
+        ? [
+            say(`${where(judged)} it will be `),
+            say(`too ${judged.missed.side > 0 ? 'stiff' : 'soft'} to ${words.toSet}.`, true),
+          ]
+        : [],
+    ),
+  ];
 }
 
 /** What is said of a missed gate that is no flow. */
@@ -48,7 +70,7 @@ function sayOther(gate: GateReading): VerdictPart {
 }
 
 /**
- * The verdict as a cook would say it: each gated moment in the order of the day, then shine and keeping where they miss.
+ * The verdict as a cook would say it: the pours, the sets, then shine and keeping where they miss.
  *
  * @example [{ text: 'Coats at 32 °C.', off: false }, …]
  */
@@ -56,11 +78,18 @@ export function verdict(prediction: Prediction, use: string | undefined): Verdic
   if (prediction.gates.length === 0) {
     return [say('No gates yet: set what it must do, and it will be judged.')];
   }
-  const moments = [...new Set(prediction.moments.map((reading) => reading.moment.name))];
-  const flow = moments.flatMap((name) => {
-    const gates = prediction.gates.filter((gate) => gate.moment === name && FLOW.has(gate.quantity));
-    return gates.length > 0 ? sayMoment(prediction, name, gates, use) : [];
+  const words = wordsForUse(use);
+  const judged = prediction.moments.flatMap(({ moment }): Judged[] => {
+    const gates = prediction.gates.filter((gate) => gate.moment === moment.name && FLOW.has(gate.quantity));
+    return gates.length > 0 ? [{ name: moment.name, temperatureC: moment.temperatureC, missed: worst(gates) }] : [];
   });
+  const flow = [
+    ...judged.filter(isPour).flatMap((each) => sayPour(each, words)),
+    ...saySets(
+      judged.filter((each) => !isPour(each)),
+      words,
+    ),
+  ];
   const others = prediction.gates.filter((gate) => !FLOW.has(gate.quantity) && !gate.lands).map(sayOther);
   return [...flow, ...others];
 }

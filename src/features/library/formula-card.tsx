@@ -6,7 +6,15 @@ import { Puddle } from '@/ui/puddle';
 import type { FormulaSummary } from './formula-summary';
 
 /** A formula at a glance: its drawn colour and puddle, what it is for, how much, and whether it lands. */
-export function FormulaCard({ formula, onCopy, onDelete }: { formula: FormulaSummary; onCopy: () => void; onDelete: () => void }) {
+export function FormulaCard({
+  formula,
+  onCopy,
+  onDelete,
+}: {
+  formula: FormulaSummary;
+  onCopy: () => void;
+  onDelete: () => void;
+}) {
   const { id, name, use, batchG, rows, predicted } = formula;
   return (
     <li className="flex flex-col rounded-xl border border-rule bg-sheet focus-within:border-mute hover:border-mute">
@@ -53,7 +61,11 @@ function Standing({ predicted }: Pick<FormulaSummary, 'predicted'>) {
   return (
     <span className={`flex flex-1 items-center gap-2 font-semibold ${lands ? 'text-enamel' : 'text-off'}`}>
       <svg viewBox="0 0 16 16" className="size-3.5" aria-hidden="true">
-        {lands ? <circle cx={8} cy={8} r={6} fill="none" stroke="currentColor" strokeWidth={3} /> : <path d="M8 1 L15 8 L8 15 L1 8 Z" fill="none" stroke="currentColor" strokeWidth={2.6} />}
+        {lands ? (
+          <circle cx={8} cy={8} r={6} fill="none" stroke="currentColor" strokeWidth={3} />
+        ) : (
+          <path d="M8 1 L15 8 L8 15 L1 8 Z" fill="none" stroke="currentColor" strokeWidth={2.6} />
+        )}
       </svg>
       {lands ? 'lands ✓' : `misses ${missed} of ${gates} gates`}
     </span>

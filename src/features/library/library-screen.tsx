@@ -44,9 +44,12 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
     event.target.value = '';
     if (!file) return;
     void attempt(async () => {
-      if (file.size > LARGEST_FILE_BYTES) throw new Error(`${file.name} is over 5 MB; a formula file is a few kilobytes.`);
+      if (file.size > LARGEST_FILE_BYTES)
+        throw new Error(`${file.name} is over 5 MB; a formula file is a few kilobytes.`);
       try {
-        open(await createFormula(readFormula(parseFormulaText(await file.text())) as Parameters<typeof createFormula>[0]));
+        open(
+          await createFormula(readFormula(parseFormulaText(await file.text())) as Parameters<typeof createFormula>[0]),
+        );
       } catch (error) {
         throw new Error(`${file.name} could not be read as a formula: ${(error as Error).message}`);
       }
@@ -60,7 +63,15 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
         <Button look="bare" className="!text-white hover:!bg-white/10" onClick={() => fileInput.current?.click()}>
           <FileUp size={18} aria-hidden="true" /> Open a file
         </Button>
-        <input ref={fileInput} type="file" accept=".json,application/json" className="hidden" onChange={readFile} data-testid="formula-file" aria-label="Formula file" />
+        <input
+          ref={fileInput}
+          type="file"
+          accept=".json,application/json"
+          className="hidden"
+          onChange={readFile}
+          data-testid="formula-file"
+          aria-label="Formula file"
+        />
       </TopBar>
       <main className="mx-auto max-w-[1240px] px-5 pt-6 pb-28">
         <div className="mb-5 flex flex-wrap items-center gap-3">
@@ -116,7 +127,10 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
         )}
       </main>
       {deleted && (
-        <div role="status" className="on-dark fixed inset-x-0 bottom-5 z-30 mx-auto flex w-fit max-w-[92vw] items-center gap-4 rounded-xl bg-ink px-5 py-2 text-white shadow-xl">
+        <div
+          role="status"
+          className="on-dark fixed inset-x-0 bottom-5 z-30 mx-auto flex w-fit max-w-[92vw] items-center gap-4 rounded-xl bg-ink px-5 py-2 text-white shadow-xl"
+        >
           <span className="truncate">“{deleted.name}” is deleted.</span>
           <Button
             className="!border-enamel-light !bg-transparent !text-enamel-light"
@@ -150,8 +164,8 @@ function EmptyLibrary({ onNew, onFile }: { onNew: () => void; onFile: () => void
     <section className="mx-auto max-w-2xl rounded-2xl border border-rule bg-sheet px-8 py-10">
       <h2 className="mb-2 text-[1.5rem]">Your first formula</h2>
       <p className="mb-5 text-mute">
-        Say what it must do, weigh what you use today into the pan, and see how it will pour, set, shine and keep before anything is melted. The
-        larder is full already: 162 typical ingredients.
+        Say what it must do, weigh what you use today into the pan, and see how it will pour, set, shine and keep before
+        anything is melted. The larder is full already: 162 typical ingredients.
       </p>
       <ol className="mb-6 list-decimal space-y-1.5 pl-5">
         <li>Name it and choose its use: that sets the gates it must pass.</li>

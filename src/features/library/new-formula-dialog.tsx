@@ -69,21 +69,31 @@ export function NewFormulaDialog({
                 }}
               />
               {fault && (
-                <span id="new-formula-fault" role="alert" className="mt-1 block rounded-md bg-off-wash px-2 py-1 text-[13.5px] text-off">
+                <span
+                  id="new-formula-fault"
+                  role="alert"
+                  className="mt-1 block rounded-md bg-off-wash px-2 py-1 text-[13.5px] text-off"
+                >
                   {fault}
                 </span>
               )}
             </label>
             <label className="block">
               <span className="mb-1 block font-semibold">What must it do?</span>
-              <select className="h-12 w-full rounded-lg border border-rule bg-white px-3" value={useId} onChange={(event) => setUseId(event.target.value)}>
+              <select
+                className="h-12 w-full rounded-lg border border-rule bg-white px-3"
+                value={useId}
+                onChange={(event) => setUseId(event.target.value)}
+              >
                 {USES.map((use) => (
                   <option key={use.id} value={use.id}>
                     {use.name}
                   </option>
                 ))}
               </select>
-              <span className="mt-1 block text-[13.5px] text-mute">This sets its gates; they can be changed on the Balance screen.</span>
+              <span className="mt-1 block text-[13.5px] text-mute">
+                This sets its gates; they can be changed on the Balance screen.
+              </span>
             </label>
             <div className="flex gap-2 pt-2">
               <Button className="flex-1" onClick={onClose}>

@@ -1,5 +1,4 @@
 import type { Metadata } from 'next';
-import { headers } from 'next/headers';
 import { notFound } from 'next/navigation';
 import { BalanceScreen } from '@/features/balance/balance-screen';
 import { sharedDatabase } from '@/server/db/database';
@@ -27,7 +26,6 @@ export default async function BalancePage({ params }: Props) {
       id={id}
       opened={{ revision: formula.revision, file: formula.file }}
       ingredients={await listIngredients(db)}
-      nonce={(await headers()).get('x-nonce') ?? undefined}
     />
   );
 }

@@ -8,7 +8,7 @@ import { K } from '@/core/model-constants';
 import { prepareBatch, stateAt } from '@/core/predict/state';
 import { bloomRisk } from '@/core/shine/shine-index';
 import { alcoholPercentVol, taste } from '@/core/taste/taste';
-import reference from './check-vectors.json';
+import reference from '../../support/check-vectors.json';
 
 /** Short names of the check figures for components of the larder. */
 const LARDER_NAME: Record<string, ComponentName> = {

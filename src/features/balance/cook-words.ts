@@ -27,7 +27,7 @@ const WORDS: Readonly<Record<string, UseWords>> = {
 };
 
 /** The words of a use; plain ones for a use of the cook's own. */
-export function useWords(use: string | undefined): UseWords {
+export function wordsForUse(use: string | undefined): UseWords {
   return (use !== undefined && Object.hasOwn(WORDS, use) && WORDS[use]) || PLAIN;
 }
 
@@ -40,7 +40,5 @@ const MOMENT_TITLES: Readonly<Record<string, string>> = {
 
 /** A moment's name as a title; a name of the cook's own as it is, with a capital. */
 export function momentTitle(name: string): string {
-  return (
-    (Object.hasOwn(MOMENT_TITLES, name) && MOMENT_TITLES[name]) || name.charAt(0).toUpperCase() + name.slice(1)
-  );
+  return (Object.hasOwn(MOMENT_TITLES, name) && MOMENT_TITLES[name]) || name.charAt(0).toUpperCase() + name.slice(1);
 }

@@ -1,0 +1,75 @@
+import { describe, expect, it } from 'vitest';
+import { keepingWords, shelfIndex } from '@/core/keep/shelf';
+import { lnDoubtOfResistance, modelDoubt } from '@/core/predict/doubt';
+import { chocolateColour } from '@/core/shine/colour';
+import { alcoholPercentVol, taste } from '@/core/taste/taste';
+import { batchOf, DARK_60, EQUAL_GANACHE, stateOf } from '../../support/kitchen';
+
+const luminance = (hex: string) =>
+  [0.2126, 0.7152, 0.0722].reduce(
+    (sum, weight, i) => sum + weight * Number.parseInt(hex.slice(1 + 2 * i, 3 + 2 * i), 16),
+    0,
+  );
+
+describe('keeping', () => {
+  it('gets longer as water activity falls and alcohol rises, to a ceiling', () => {
+    expect(shelfIndex(0.9, 0).fridgeDays).toBeGreaterThan(shelfIndex(0.95, 0).fridgeDays);
+    expect(shelfIndex(0.95, 5).fridgeDays).toBeGreaterThan(shelfIndex(0.95, 0).fridgeDays);
+    expect(shelfIndex(0.3, 0).roomDays).toBeLessThanOrEqual(180);
+  });
+
+  it('is worded by bands', () => {
+    expect(keepingWords(0.95)).toContain('days');
+    expect(keepingWords(0.92)).toContain('week');
+    expect(keepingWords(0.79)).toBe('months');
+  });
+});
+
+describe('taste', () => {
+  it('knows each sweetener and balances cocoa against it', () => {
+    expect(taste(batchOf({ water: 80, sucrose: 20 }).mixture).sweetness).toBeCloseTo(20, 1);
+    expect(taste(batchOf({ water: 80, fructose: 20 }).mixture).sweetness).toBeCloseTo(24, 1);
+    expect(taste(batchOf(EQUAL_GANACHE).mixture).balance).toBeGreaterThan(0.3);
+    expect(taste(batchOf({ cocoa_solids: 50, water: 50 }).mixture).balance).toBe(0);
+  });
+
+  it('reads 40 % spirit as 40 % vol', () => {
+    const spirit = stateOf({ water: 66.6, ethanol: 33.3 }, 20).flow;
+    expect(alcoholPercentVol(33.3, spirit.phases.volumeMl)).toBeGreaterThan(38);
+    expect(alcoholPercentVol(33.3, spirit.phases.volumeMl)).toBeLessThan(42);
+  });
+});
+
+describe('doubt', () => {
+  it('is smaller for the family known best', () => {
+    expect(modelDoubt(batchOf(EQUAL_GANACHE).mixture)).toEqual({ lnViscosity: 0.5, lnYield: 0.7 });
+    expect(modelDoubt(batchOf({ ...EQUAL_GANACHE, gelatin: 3 }).mixture).lnYield).toBe(1);
+    expect(modelDoubt(batchOf(DARK_60).mixture).lnYield).toBe(1);
+  });
+
+  it('of the resistance lies between that of viscosity and that of yield', () => {
+    const doubt = modelDoubt(batchOf(EQUAL_GANACHE).mixture);
+    const warm = lnDoubtOfResistance(stateOf(EQUAL_GANACHE, 45).flow, doubt);
+    const cold = lnDoubtOfResistance(stateOf(EQUAL_GANACHE, 5).flow, doubt);
+    expect(warm).toBeGreaterThan(0.5);
+    expect(cold).toBeLessThanOrEqual(0.7);
+    expect(cold).toBeGreaterThan(warm);
+  });
+});
+
+describe('drawn colour', () => {
+  it('is dark for dark, brown for milk and ivory for white', () => {
+    const dark = luminance(chocolateColour(batchOf(DARK_60).mixture));
+    const milk = luminance(
+      chocolateColour(
+        batchOf({ cocoa_butter: 30, cocoa_solids: 7, milk_fat: 6, milk_protein: 6, lactose: 9, sucrose: 42 }).mixture,
+      ),
+    );
+    const white = luminance(
+      chocolateColour(batchOf({ cocoa_butter: 34, milk_fat: 6, milk_protein: 6, lactose: 9, sucrose: 45 }).mixture),
+    );
+    expect(dark).toBeLessThan(60);
+    expect(milk).toBeGreaterThan(dark + 20);
+    expect(white).toBeGreaterThan(milk + 80);
+  });
+});
