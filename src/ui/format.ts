@@ -11,11 +11,9 @@ function grouped(text: string): string {
 export function significant(value: number, digits = 2): string {
   if (!Number.isFinite(value)) return '–';
   if (value === 0) return '0';
-  const magnitude = Math.floor(Math.log10(Math.abs(value)));
-  const decimals = Math.max(digits - 1 - magnitude, 0);
-  const step = 10 ** (magnitude - digits + 1);
-  const rounded = magnitude >= digits ? Math.round(value / step) * step : value;
-  return grouped(rounded.toFixed(Math.min(decimals, 6)));
+  const rounded = Number(value.toPrecision(digits));
+  const decimals = digits - 1 - Math.floor(Math.log10(Math.abs(rounded)));
+  return grouped(rounded.toFixed(Math.min(Math.max(decimals, 0), 6)));
 }
 
 /** Grams as a scale shows them: tenths only where there are some. */

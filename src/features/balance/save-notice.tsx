@@ -7,6 +7,8 @@ import type { Autosave, SaveState } from './use-autosave';
 /** Where saving stands, in one or two words. */
 export function saveWords(state: SaveState): string {
   switch (state.kind) {
+    case 'opening':
+      return 'Opening…';
     case 'saved':
       return 'Saved';
     case 'waiting':

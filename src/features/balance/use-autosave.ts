@@ -14,6 +14,7 @@ export type TheirVersion = z.output<typeof storedSchema>;
 
 /** Where the open formula stands with what is kept. */
 export type SaveState =
+  | { readonly kind: 'opening' }
   | { readonly kind: 'saved' }
   | { readonly kind: 'waiting' }
   | { readonly kind: 'saving' }
@@ -59,7 +60,7 @@ const unsaved = {
  * overwrites what another tablet saved meanwhile.
  */
 export function useAutosave(id: string, opened: { revision: number; file: FormulaFile }, file: FormulaFile) {
-  const [state, setState] = useState<SaveState>({ kind: 'saved' });
+  const [state, setState] = useState<SaveState>({ kind: 'opening' });
   const [left, setLeft] = useState<FormulaFile | undefined>();
   const revision = useRef(opened.revision);
   const savedText = useRef(JSON.stringify(opened.file));
@@ -76,7 +77,7 @@ export function useAutosave(id: string, opened: { revision: number; file: Formul
       return;
     }
     inFlight.current = true;
-    setState({ kind: 'saving' });
+    setState((now) => (now.kind === 'failed' ? now : { kind: 'saving' }));
     try {
       const answer = await fetch(`/api/formulas/${id}`, {
         method: 'PUT',
@@ -107,15 +108,22 @@ export function useAutosave(id: string, opened: { revision: number; file: Formul
 
   // A save that ends while more was typed starts the next one.
   useEffect(() => {
-    if (text === savedText.current || state.kind === 'stale' || state.kind === 'gone' || state.kind === 'saving')
+    if (
+      text === savedText.current ||
+      state.kind === 'opening' ||
+      state.kind === 'stale' ||
+      state.kind === 'gone' ||
+      state.kind === 'saving'
+    )
       return;
     unsaved.keep(id, revision.current, latest.current);
     if (state.kind === 'saved') setState({ kind: 'waiting' });
     const timer = setTimeout(save, state.kind === 'failed' ? RETRY_AFTER_MS : SAVE_AFTER_MS);
     return () => clearTimeout(timer);
-  }, [text, state.kind, id, save]);
+  }, [text, state, id, save]);
 
   useEffect(() => {
+    setState({ kind: 'saved' });
     const kept = unsaved.find(id);
     const opened = JSON.stringify(formulaFileSchema.parse(JSON.parse(savedText.current)));
     if (kept && JSON.stringify(kept) !== opened) setLeft(kept);

@@ -1,0 +1,73 @@
+import { spawnSync } from 'node:child_process';
+import { mkdtempSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { describe, expect, it } from 'vitest';
+import { answerBalance, answerPredict } from '@/formats/answers';
+import { readFormula } from '@/formats/formula-file';
+import { fileOf, larder } from '../support/kitchen';
+
+const FORMULA = fileOf(
+  [
+    ['dark-couverture-60', 200],
+    ['cream-35', 200],
+  ],
+  [{ moment: 'fridge', quantity: 'yieldStressPa', low: 300, high: 3000 }],
+);
+const folder = mkdtempSync(path.join(tmpdir(), 'dark-pour-'));
+const keep = (name: string, text: string) => {
+  const file = path.join(folder, name);
+  writeFileSync(file, text);
+  return file;
+};
+const file = keep('ganache.json', JSON.stringify(FORMULA));
+
+function darkPour(args: string[], input = '') {
+  const { status, stdout, stderr } = spawnSync('npm', ['run', '-s', 'dark-pour', '--', ...args], {
+    input,
+    encoding: 'utf8',
+  });
+  return { status, stdout, stderr: stderr.replace(/^npm warn.*\n/gm, '') };
+}
+
+const plain = (value: unknown) => JSON.parse(JSON.stringify(value));
+
+describe('dark-pour from the shell', () => {
+  it('predicts what the screen predicts', () => {
+    const { status, stdout } = darkPour(['predict', file]);
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toEqual(plain(answerPredict(readFormula(FORMULA), larder)));
+  });
+
+  it('balances from standard input', () => {
+    const { status, stdout } = darkPour(['balance', '-'], JSON.stringify(FORMULA));
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toEqual(plain(answerBalance(readFormula(FORMULA), larder)));
+  });
+
+  it('answers a list with a list, in order', () => {
+    const { stdout } = darkPour(['predict', '-'], JSON.stringify([FORMULA, { ...FORMULA, name: 'Second' }]));
+    expect(JSON.parse(stdout).map((answer: { name: string }) => answer.name)).toEqual(['Test pour', 'Second']);
+  });
+
+  it.each([
+    ['no such file', ['predict', path.join(folder, 'nowhere.json')], '', 'there is no such file'],
+    ['no JSON', ['predict', '-'], '{ "name"', 'not JSON'],
+    ['another version', ['predict', '-'], JSON.stringify({ ...FORMULA, version: 7 }), 'only version 1'],
+    [
+      'an unknown ingredient in a list',
+      ['balance', '-'],
+      JSON.stringify([FORMULA, { ...FORMULA, lines: [{ ingredient: 'moondust', grams: 5 }] }]),
+      'formula 2: lines[0].ingredient: "moondust"',
+    ],
+    ['50 MB', ['predict', keep('huge.json', `"${'x'.repeat(50_000_000)}"`)], '', 'over 5 MB'],
+    ['no command', [], '', 'Usage'],
+    ['an unknown command', ['taste', file], '', 'Usage'],
+  ])('ends with code 2 and one clear line for %s', (_, args, input, words) => {
+    const { status, stdout, stderr } = darkPour(args, input);
+    expect(status).toBe(2);
+    expect(stdout).toBe('');
+    expect(stderr).toContain(words);
+    expect(stderr).not.toMatch(/\n\s+at /);
+  });
+});

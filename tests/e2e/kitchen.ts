@@ -1,0 +1,76 @@
+import { AxeBuilder } from '@axe-core/playwright';
+import { test as base, expect, type Page } from '@playwright/test';
+import type { FormulaFileInput } from '../../src/formats/formula-file';
+
+/** A page whose console must stay clean: errors, warnings and refused content fail the test. */
+export const test = base.extend<{ page: Page; silent: string[] }>({
+  silent: async ({ page }, use) => {
+    const heard: string[] = [];
+    page.on('console', (message) => {
+      if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) heard.push(message.text());
+    });
+    page.on('pageerror', (error) => heard.push(error.message));
+    await use(heard);
+    expect(heard, 'the console stays clean').toEqual([]);
+  },
+});
+
+/** A ganache of two rows and two gates that is too stiff from the fridge. */
+export const STIFF_GANACHE: FormulaFileInput = {
+  format: 'dark-pour/formula',
+  version: 1,
+  name: 'Weir test ganache',
+  use: 'coat_eclair',
+  lines: [
+    { ingredient: 'dark-couverture-60', grams: 200, form: 'chopped' },
+    { ingredient: 'cream-35', grams: 200, form: 'boil, then pour' },
+    { ingredient: 'glucose-syrup-de42', grams: 20 },
+  ],
+  moments: [
+    { name: 'pan', temperatureC: 60, history: [[0.3, 60]] },
+    { name: 'pour', temperatureC: 36, history: [[0.3, 36]] },
+    { name: 'bench', temperatureC: 20, history: [[24, 20]] },
+    { name: 'fridge', temperatureC: 4, history: [[12, 4]] },
+  ],
+  gates: [
+    { moment: 'pour', quantity: 'apparentViscosityPaS', low: 0.5, high: 4 },
+    { moment: 'fridge', quantity: 'yieldStressPa', low: 300, high: 3000 },
+  ],
+  yield: { targetGrams: 410, bowlLossGrams: 10 },
+};
+
+/** Keeps a formula of its own for a test and opens it on the Balance screen. */
+export async function openFormula(page: Page, change: Partial<FormulaFileInput> = {}): Promise<string> {
+  const answer = await page.request.post('/api/formulas', { data: { formula: { ...STIFF_GANACHE, ...change } } });
+  expect(answer.status()).toBe(201);
+  const { id } = (await answer.json()) as { id: string };
+  await page.goto(`/formulas/${id}/balance`);
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  return id;
+}
+
+/** The formula as the server keeps it. */
+export async function kept(page: Page, id: string) {
+  return (await (await page.request.get(`/api/formulas/${id}`)).json()) as {
+    revision: number;
+    file: { name: string; lines: { ingredient: string; grams: number; locked: boolean }[] };
+  };
+}
+
+export const gramsOf = (page: Page, ingredient: string | RegExp) =>
+  page.getByLabel(new RegExp(`^Grams of ${typeof ingredient === 'string' ? ingredient : ingredient.source}`)).first();
+
+/** Waits until a change is kept. */
+export async function saved(page: Page) {
+  await expect(page.getByTestId('save-state')).toHaveText('Saving…');
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+}
+
+/** No serious or critical finding on the page as it stands. */
+export async function expectAccessible(page: Page) {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
+  expect(grave.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`)).toEqual([]);
+}
+
+export { expect };

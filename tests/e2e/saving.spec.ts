@@ -1,0 +1,65 @@
+import { expect, gramsOf, kept, openFormula, saved, test } from './kitchen';
+
+test('a second tablet is told, nothing is overwritten, and either version can go on', async ({
+  page,
+  context,
+  silent,
+}) => {
+  const id = await openFormula(page);
+  const other = await context.newPage();
+  await other.goto(`/formulas/${id}/balance`);
+  await gramsOf(other, 'Whipping cream').fill('250');
+  await saved(other);
+
+  await page.bringToFront();
+  await gramsOf(page, 'Whipping cream').fill('300');
+  const notice = page.getByRole('alert').filter({ hasText: 'Another tablet saved this formula' });
+  await expect(notice).toBeVisible();
+  await expect(page.getByTestId('save-state')).toHaveText('Not saved: changed elsewhere');
+  expect((await kept(page, id)).file.lines[1]?.grams).toBe(250);
+  await expect(gramsOf(page, 'Whipping cream')).toHaveValue('300');
+  await notice.getByRole('button', { name: 'Keep mine' }).click();
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  expect((await kept(page, id)).file.lines[1]?.grams).toBe(300);
+
+  await gramsOf(other, 'Whipping cream').fill('270');
+  await other.getByRole('button', { name: 'Take theirs' }).click();
+  await expect(gramsOf(other, 'Whipping cream')).toHaveValue('300');
+  await other.getByRole('button', { name: 'Undo' }).click();
+  await expect(gramsOf(other, 'Whipping cream')).toHaveValue('270');
+  expect(silent).toEqual([]);
+});
+
+test('what could not be saved is said, kept on the tablet, and brought back', async ({ page, context }) => {
+  const id = await openFormula(page);
+  await context.setOffline(true);
+  await gramsOf(page, 'Whipping cream').fill('260');
+  await expect(page.getByRole('alert').filter({ hasText: 'cannot be reached' })).toBeVisible();
+  await expect(page.getByTestId('save-state')).toHaveText('Not saved yet');
+  await context.setOffline(false);
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  expect((await kept(page, id)).file.lines[1]?.grams).toBe(260);
+
+  await page.route(`**/api/formulas/${id}`, (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  );
+  await gramsOf(page, 'Whipping cream').fill('275');
+  await expect(page.getByTestId('save-state')).toHaveText('Not saved yet');
+  await page.unroute(`**/api/formulas/${id}`);
+  await page.route(`**/api/formulas/${id}`, (route) =>
+    route.request().method() === 'PUT' ? route.abort() : route.continue(),
+  );
+  await page.reload();
+  await page.unroute(`**/api/formulas/${id}`);
+  await page.getByRole('button', { name: 'Bring them back' }).click();
+  await expect(gramsOf(page, 'Whipping cream')).toHaveValue('275');
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  await expect.poll(async () => (await kept(page, id)).file.lines[1]?.grams).toBe(275);
+});
+
+test('a formula deleted on another tablet is told', async ({ page }) => {
+  const id = await openFormula(page);
+  await page.request.delete(`/api/formulas/${id}`);
+  await gramsOf(page, 'Whipping cream').fill('250');
+  await expect(page.getByRole('alert').filter({ hasText: 'deleted on another tablet' })).toBeVisible();
+});

@@ -1,0 +1,117 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { FormulaFile } from '@/formats/formula-file';
+import { type OpenDatabase, openMemoryDatabase } from '@/server/db/database';
+import { lanternMillFormulas } from '@/server/demo/lantern-mill';
+import {
+  createFormula,
+  deleteFormula,
+  findFormula,
+  forgetDeleted,
+  listFormulas,
+  restoreFormula,
+  saveFormula,
+} from '@/server/repositories/formulas';
+import { listIngredients, stockEmptyLarder } from '@/server/repositories/larder';
+import { startingLarder } from '@/server/repositories/starting-larder';
+
+let kitchen: OpenDatabase;
+const demo = lanternMillFormulas();
+const gloss = demo.at(-1) as FormulaFile;
+const at = (minute: number) => new Date(Date.UTC(2026, 0, 1, 8, minute));
+const plain = (value: unknown) => JSON.parse(JSON.stringify(value));
+
+beforeAll(async () => {
+  kitchen = await openMemoryDatabase();
+});
+afterAll(() => kitchen.close());
+
+describe('formulas as kept', () => {
+  it('come back as they were written, every field', async () => {
+    for (const file of demo) {
+      const { id } = await createFormula(kitchen.db, file, at(0));
+      expect(plain((await findFormula(kitchen.db, id))?.file)).toEqual(plain(file));
+      await deleteFormula(kitchen.db, id, at(0));
+    }
+    const bare: FormulaFile = {
+      ...gloss,
+      lines: [],
+      gates: [],
+      moments: [],
+      note: undefined,
+      use: undefined,
+      yield: undefined,
+    };
+    const { id } = await createFormula(kitchen.db, bare, at(1));
+    expect(plain((await findFormula(kitchen.db, id))?.file)).toEqual(plain(bare));
+    await deleteFormula(kitchen.db, id, at(1));
+  });
+
+  it('count their saves and replace all rows at once', async () => {
+    const { id } = await createFormula(kitchen.db, gloss, at(2));
+    const shorter = { ...gloss, name: 'Shorter', lines: gloss.lines.slice(0, 2) };
+    const saved = await saveFormula(kitchen.db, id, 1, shorter, at(3));
+    expect(saved).toMatchObject({ outcome: 'saved', formula: { revision: 2 } });
+    expect(await findFormula(kitchen.db, id)).toMatchObject({
+      revision: 2,
+      file: { name: 'Shorter' },
+      updatedAt: at(3).toISOString(),
+    });
+    expect((await findFormula(kitchen.db, id))?.file.lines).toHaveLength(2);
+  });
+
+  it('tell a stale save what is kept, and overwrite nothing', async () => {
+    const { id } = await createFormula(kitchen.db, gloss, at(4));
+    await saveFormula(kitchen.db, id, 1, { ...gloss, name: 'First tablet' }, at(5));
+    const second = await saveFormula(kitchen.db, id, 1, { ...gloss, name: 'Second tablet' }, at(6));
+    expect(second).toMatchObject({ outcome: 'stale', current: { revision: 2, file: { name: 'First tablet' } } });
+    expect((await findFormula(kitchen.db, id))?.file.name).toBe('First tablet');
+  });
+
+  it('let only one of two saves at the same moment through', async () => {
+    const { id } = await createFormula(kitchen.db, gloss, at(7));
+    const outcomes = await Promise.all(
+      ['a', 'b', 'c'].map((name) => saveFormula(kitchen.db, id, 1, { ...gloss, name }, at(8))),
+    );
+    expect(outcomes.map(({ outcome }) => outcome).sort()).toEqual(['saved', 'stale', 'stale']);
+  });
+
+  it('can be deleted and brought back', async () => {
+    const { id } = await createFormula(kitchen.db, gloss, at(9));
+    expect(await deleteFormula(kitchen.db, id, at(10))).toBe(true);
+    expect(await deleteFormula(kitchen.db, id, at(10))).toBe(false);
+    expect(await findFormula(kitchen.db, id)).toBeUndefined();
+    expect(await saveFormula(kitchen.db, id, 1, gloss, at(11))).toEqual({ outcome: 'gone' });
+    expect(await restoreFormula(kitchen.db, id)).toBe(true);
+    expect(plain((await findFormula(kitchen.db, id))?.file)).toEqual(plain(gloss));
+    expect(await restoreFormula(kitchen.db, id)).toBe(false);
+  });
+
+  it('are forgotten only when deleted long enough', async () => {
+    const kept = await createFormula(kitchen.db, gloss, at(12));
+    const old = await createFormula(kitchen.db, gloss, at(12));
+    await deleteFormula(kitchen.db, old.id, at(13));
+    await forgetDeleted(kitchen.db, at(13));
+    expect(await restoreFormula(kitchen.db, old.id)).toBe(true);
+    await deleteFormula(kitchen.db, old.id, at(13));
+    await forgetDeleted(kitchen.db, at(14));
+    expect(await restoreFormula(kitchen.db, old.id)).toBe(false);
+    expect(await findFormula(kitchen.db, kept.id)).toBeDefined();
+  });
+
+  it('are listed with the last changed first', async () => {
+    const early = await createFormula(kitchen.db, { ...gloss, name: 'Early' }, at(20));
+    await createFormula(kitchen.db, { ...gloss, name: 'Late' }, at(21));
+    expect((await listFormulas(kitchen.db))[0]?.file.name).toBe('Late');
+    await saveFormula(kitchen.db, early.id, 1, { ...gloss, name: 'Early, changed' }, at(22));
+    expect((await listFormulas(kitchen.db))[0]).toMatchObject({ file: { name: 'Early, changed' } });
+  });
+});
+
+describe('the larder', () => {
+  it('is stocked once and in its order', async () => {
+    await stockEmptyLarder(kitchen.db, startingLarder());
+    await stockEmptyLarder(kitchen.db, startingLarder().slice(0, 1));
+    const kept = await listIngredients(kitchen.db);
+    expect(plain(kept)).toEqual(plain(startingLarder()));
+  });
+});
