@@ -14,8 +14,12 @@ export const inProject = (...parts) => path.join(PROJECT, ...parts);
 
 /** Path of a package's program, run with `process.execPath` so that no wrapper process stays behind. */
 export const program = {
+  biome: inProject('node_modules', '@biomejs', 'biome', 'bin', 'biome'),
   next: inProject('node_modules', 'next', 'dist', 'bin', 'next'),
+  playwright: inProject('node_modules', '@playwright', 'test', 'cli.js'),
+  tsc: inProject('node_modules', 'typescript', 'bin', 'tsc'),
   tsx: inProject('node_modules', 'tsx', 'dist', 'cli.mjs'),
+  vitest: inProject('node_modules', 'vitest', 'vitest.mjs'),
 };
 
 /** Runs a program to its end. Returns its exit code. */

@@ -36,7 +36,7 @@ test('a formula is made from nothing, named, filled and kept', async ({ page, si
   await page.getByLabel('What must it do?').selectOption('pool_plate');
   await expectAccessible(page);
   await page.getByRole('button', { name: 'Start with an empty pan' }).click();
-  await expect(page.getByText('Nothing to judge yet')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Nothing to judge yet' })).toBeVisible();
   await expectAccessible(page);
 
   await page.keyboard.press('/');

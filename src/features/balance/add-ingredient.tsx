@@ -73,7 +73,8 @@ export function AddIngredient({
                 onChange={(event) => setQuery(event.target.value)}
               />
             </div>
-            <ComboboxOptions static className="thin-scroll min-h-24 overflow-y-auto px-2 pb-3">
+            {/* New with each query, so that Enter takes the best match and not what the pointer happened to rest on. */}
+            <ComboboxOptions key={query} static className="thin-scroll min-h-24 overflow-y-auto px-2 pb-3">
               {found.slice(0, MOST_SHOWN).map((ingredient) => (
                 <ComboboxOption
                   key={ingredient.id}

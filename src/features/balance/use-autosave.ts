@@ -26,6 +26,9 @@ const SAVE_AFTER_MS = 500;
 const RETRY_AFTER_MS = 4_000;
 const LOOK_EVERY_MS = 10_000;
 
+/** Text of a formula in the schema's own order, so that equal formulas read the same. */
+const canonical = (value: unknown) => JSON.stringify(formulaFileSchema.parse(value));
+
 const placeOf = (id: string) => `dark-pour:unsaved:${id}`;
 
 /** Keeps unsaved work on this tablet, in case it goes dark before it is saved. */
@@ -69,6 +72,22 @@ export function useAutosave(id: string, opened: { revision: number; file: Formul
   const inFlight = useRef(false);
   const text = JSON.stringify(file);
 
+  /** Somebody saved meanwhile: told, unless what they saved is what stands here (a save whose answer was lost). */
+  const meet = useCallback(
+    (theirs: TheirVersion) => {
+      const mine = JSON.stringify(latest.current);
+      if (canonical(JSON.parse(mine)) !== JSON.stringify(theirs.file)) {
+        setState({ kind: 'stale', theirs });
+        return;
+      }
+      revision.current = theirs.revision;
+      savedText.current = mine;
+      unsaved.letGo(id);
+      setState({ kind: 'saved' });
+    },
+    [id],
+  );
+
   const save = useCallback(async () => {
     if (inFlight.current) return;
     const sending = JSON.stringify(latest.current);
@@ -93,7 +112,7 @@ export function useAutosave(id: string, opened: { revision: number; file: Formul
         if (!more) unsaved.letGo(id);
         setState({ kind: more ? 'waiting' : 'saved' });
       } else if (answer.status === 409) {
-        setState({ kind: 'stale', theirs: staleSchema.parse(body).current });
+        meet(staleSchema.parse(body).current);
       } else if (answer.status === 404) {
         setState({ kind: 'gone' });
       } else {
@@ -104,7 +123,7 @@ export function useAutosave(id: string, opened: { revision: number; file: Formul
     } finally {
       inFlight.current = false;
     }
-  }, [id]);
+  }, [id, meet]);
 
   // A save that ends while more was typed starts the next one.
   useEffect(() => {
@@ -125,7 +144,7 @@ export function useAutosave(id: string, opened: { revision: number; file: Formul
   useEffect(() => {
     setState({ kind: 'saved' });
     const kept = unsaved.find(id);
-    const opened = JSON.stringify(formulaFileSchema.parse(JSON.parse(savedText.current)));
+    const opened = canonical(JSON.parse(savedText.current));
     if (kept && JSON.stringify(kept) !== opened) setLeft(kept);
     else unsaved.letGo(id);
   }, [id]);
@@ -139,7 +158,7 @@ export function useAutosave(id: string, opened: { revision: number; file: Formul
         if (answer.status === 404) setState({ kind: 'gone' });
         if (!answer.ok || inFlight.current) return;
         const theirs = storedSchema.parse(await answer.json());
-        if (theirs.revision > revision.current) setState({ kind: 'stale', theirs });
+        if (theirs.revision > revision.current) meet(theirs);
       } catch {
         // Not reachable just now; saving will tell.
       }
@@ -150,7 +169,7 @@ export function useAutosave(id: string, opened: { revision: number; file: Formul
       clearInterval(timer);
       document.removeEventListener('visibilitychange', lookUp);
     };
-  }, [id]);
+  }, [id, meet]);
 
   useEffect(() => {
     const hurry = () => {

@@ -1,0 +1,66 @@
+/** `npm test`: types, lint, unit tests and browser tests on the built app, counted together in one closing line. */
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { ensureBuilt } from './run/ensure-built.mjs';
+import { ensureChromium } from './run/ensure-chromium.mjs';
+import { ensureInstalled } from './run/ensure-installed.mjs';
+import { inProject, program, runNode } from './run/project.mjs';
+
+ensureInstalled();
+const reports = mkdtempSync(path.join(tmpdir(), 'dark-pour-reports-'));
+const total = { passed: 0, failed: 0 };
+
+/** Adds to the counts; a suite that ended badly without a failed test counts as one failure. */
+function count(suite, { passed, failed }, status) {
+  const counted = status !== 0 && failed === 0 ? 1 : failed;
+  total.passed += passed;
+  total.failed += counted;
+  process.stdout.write(`${suite}: ${passed} passed, ${counted} failed\n`);
+}
+
+function readReport(file) {
+  try {
+    return JSON.parse(readFileSync(file, 'utf8'));
+  } catch {
+    return undefined;
+  }
+}
+
+/** A check that only passes or fails. */
+function check(suite, args) {
+  const status = runNode(args);
+  count(suite, { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1 }, status);
+}
+
+function unitTests() {
+  const file = path.join(reports, 'unit.json');
+  const status = runNode([program.vitest, 'run', '--reporter=default', '--reporter=json', `--outputFile.json=${file}`]);
+  const report = readReport(file);
+  count('unit tests', { passed: report?.numPassedTests ?? 0, failed: report?.numFailedTests ?? 0 }, status);
+}
+
+function browserTests() {
+  const chromium = ensureChromium();
+  if (!chromium) {
+    process.stderr.write('The browser tests need Chromium: install it (apt-get install chromium) or name it in CHROMIUM.\n');
+    count('browser tests', { passed: 0, failed: 1 }, 1);
+    return;
+  }
+  ensureBuilt();
+  const file = path.join(reports, 'browser.json');
+  const status = runNode([program.playwright, 'test'], {
+    env: { ...process.env, CHROMIUM: chromium, E2E_REPORT: file },
+  });
+  const stats = readReport(file)?.stats;
+  count('browser tests', { passed: stats?.expected ?? 0, failed: (stats?.unexpected ?? 0) + (stats?.flaky ?? 0) }, status);
+}
+
+runNode([program.next, 'typegen'], { stdio: ['ignore', 'ignore', 2] });
+check('types', [program.tsc, '--noEmit']);
+check('lint', [program.biome, 'check', '.']);
+unitTests();
+browserTests();
+rmSync(reports, { recursive: true });
+process.stdout.write(`${total.passed} passed, ${total.failed} failed\n`);
+process.exitCode = total.failed === 0 ? 0 : 1;
