@@ -5,7 +5,7 @@ import path from 'node:path';
 import { ensureBuilt } from './run/ensure-built.mjs';
 import { ensureChromium } from './run/ensure-chromium.mjs';
 import { ensureInstalled } from './run/ensure-installed.mjs';
-import { inProject, program, runNode } from './run/project.mjs';
+import { program, runNode } from './run/project.mjs';
 
 ensureInstalled();
 const reports = mkdtempSync(path.join(tmpdir(), 'dark-pour-reports-'));
@@ -43,7 +43,9 @@ function unitTests() {
 function browserTests() {
   const chromium = ensureChromium();
   if (!chromium) {
-    process.stderr.write('The browser tests need Chromium: install it (apt-get install chromium) or name it in CHROMIUM.\n');
+    process.stderr.write(
+      'The browser tests need Chromium: install it (apt-get install chromium) or name it in CHROMIUM.\n',
+    );
     count('browser tests', { passed: 0, failed: 1 }, 1);
     return;
   }
@@ -53,7 +55,11 @@ function browserTests() {
     env: { ...process.env, CHROMIUM: chromium, E2E_REPORT: file },
   });
   const stats = readReport(file)?.stats;
-  count('browser tests', { passed: stats?.expected ?? 0, failed: (stats?.unexpected ?? 0) + (stats?.flaky ?? 0) }, status);
+  count(
+    'browser tests',
+    { passed: stats?.expected ?? 0, failed: (stats?.unexpected ?? 0) + (stats?.flaky ?? 0) },
+    status,
+  );
 }
 
 runNode([program.next, 'typegen'], { stdio: ['ignore', 'ignore', 2] });

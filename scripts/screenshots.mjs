@@ -1,0 +1,80 @@
+/** `npm run screenshots`: makes the pictures in docs/screenshots from the demo data, on a demo of its own. */
+import { spawn } from 'node:child_process';
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { ensureBuilt } from './run/ensure-built.mjs';
+import { ensureChromium } from './run/ensure-chromium.mjs';
+import { ensureInstalled } from './run/ensure-installed.mjs';
+import { freePort } from './run/port.mjs';
+import { inProject, stop } from './run/project.mjs';
+
+const DESK = { width: 1280, height: 800 };
+const UPRIGHT = { width: 768, height: 1024 };
+
+/** Opens the Balance screen of a demo formula. */
+const open = (name) => async (page) => {
+  await page.goto('/');
+  await page.getByRole('link', { name }).first().click();
+  await page.locator('.apexcharts-series path').first().waitFor();
+};
+
+/** The pictures: file name, size of the window, and how to get there. */
+const PICTURES = [
+  { file: 'formulas', size: DESK, go: (page) => page.goto('/') },
+  { file: 'balance', size: DESK, go: open('Millrace éclair gloss') },
+  {
+    file: 'balanced',
+    size: DESK,
+    go: async (page) => {
+      await open('Millrace éclair gloss')(page);
+      await page.keyboard.press('b');
+      await page.getByTestId('outcome').waitFor();
+    },
+  },
+  { file: 'balance-upright', size: UPRIGHT, go: open('Snowmelt mirror') },
+];
+
+ensureInstalled();
+ensureBuilt();
+const executablePath = ensureChromium() ?? stop('The pictures need Chromium.');
+const { chromium } = await import('@playwright/test');
+
+const folder = mkdtempSync(path.join(tmpdir(), 'dark-pour-pictures-'));
+const port = await freePort();
+const baseURL = `http://127.0.0.1:${port}`;
+const server = spawn(process.execPath, [inProject('scripts', 'demo.mjs'), '--port', String(port)], {
+  env: { ...process.env, DARK_POUR_DEMO_DATA: folder },
+  stdio: ['ignore', 'ignore', 'inherit'],
+});
+const ended = new Promise((resolve) => server.once('exit', resolve));
+for (;;) {
+  if (
+    await fetch(`${baseURL}/api/health`).then(
+      (answer) => answer.ok,
+      () => false,
+    )
+  )
+    break;
+  if (server.exitCode !== null) stop('The demo did not start.');
+  await new Promise((resolve) => setTimeout(resolve, 100));
+}
+const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic'] });
+try {
+  mkdirSync(inProject('docs', 'screenshots'), { recursive: true });
+  const wanted = process.argv.slice(2);
+  for (const { file, size, go } of PICTURES) {
+    if (wanted.length > 0 && !wanted.includes(file)) continue;
+    const context = await browser.newContext({ baseURL, viewport: size, reducedMotion: 'reduce' });
+    const page = await context.newPage();
+    await go(page);
+    await page.waitForTimeout(400);
+    await page.screenshot({ path: inProject('docs', 'screenshots', `${file}.png`) });
+    await context.close();
+  }
+} finally {
+  await browser.close();
+  server.kill('SIGTERM');
+  await ended;
+  rmSync(folder, { recursive: true });
+}
