@@ -1,3 +1,4 @@
+import { POLYOL_NAMES, type PolyolName } from '../serum/polyols';
 import { COMPONENT_INDEX, type ComponentName, type ComponentVector } from './components';
 import type { Process } from './process';
 
@@ -7,8 +8,8 @@ import type { Process } from './process';
  *
  * Folding, each a judgement where an ingredient has no term of its own: `hard_fat` melts much as milk fat does; `other_protein`
  * counts as milk protein; `agar` counts as three times its weight of pectin in the gel; `inulin` as higher saccharides; the sugar
- * alcohols, allulose, trehalose and isomaltulose as one polyol in viscosity and solubility (water activity and sweetness take each
- * by itself); `fibre`, `other` and `acids` take up room and, for the acids, lower the water activity.
+ * alcohols, allulose, trehalose and isomaltulose as one polyol in viscosity (solubility, water activity and sweetness take each by
+ * itself); `fibre`, `other` and `acids` take up room and, for the acids, lower the water activity.
  */
 export interface Mixture {
   readonly massG: number;
@@ -33,13 +34,8 @@ export interface Mixture {
   /** polyols that are solids by themselves */
   readonly solidPolyolG: number;
   readonly glycerolG: number;
-  readonly sorbitolG: number;
-  readonly maltitolG: number;
-  readonly erythritolG: number;
-  readonly xylitolG: number;
-  readonly alluloseG: number;
-  readonly trehaloseG: number;
-  readonly isomaltuloseG: number;
+  /** each of them, g */
+  readonly polyols: Readonly<Record<PolyolName, number>>;
   readonly starchG: number;
   readonly gelatinG: number;
   /** pectin, with agar as three times its weight */
@@ -82,15 +78,13 @@ export function foldMixture(grams: ComponentVector, process: Process): Mixture {
   const fructoseG = of('fructose');
   const maltoseG = of('maltose');
   const higherSaccharidesG = of('higher_saccharides') + of('inulin');
-  const sorbitolG = of('sorbitol');
-  const maltitolG = of('maltitol');
-  const erythritolG = of('erythritol');
-  const xylitolG = of('xylitol');
-  const alluloseG = of('allulose');
-  const trehaloseG = of('trehalose');
-  const isomaltuloseG = of('isomaltulose');
   const glycerolG = of('glycerol');
-  const solidPolyolG = sorbitolG + maltitolG + erythritolG + xylitolG + alluloseG + trehaloseG + isomaltuloseG;
+  const polyols = {} as Record<PolyolName, number>;
+  let solidPolyolG = 0;
+  for (const name of POLYOL_NAMES) {
+    polyols[name] = of(name);
+    solidPolyolG += polyols[name];
+  }
   const softSugarsG = glucoseG + fructoseG + maltoseG + higherSaccharidesG + solidPolyolG + glycerolG;
   return {
     massG,
@@ -112,13 +106,7 @@ export function foldMixture(grams: ComponentVector, process: Process): Mixture {
     higherSaccharidesG,
     solidPolyolG,
     glycerolG,
-    sorbitolG,
-    maltitolG,
-    erythritolG,
-    xylitolG,
-    alluloseG,
-    trehaloseG,
-    isomaltuloseG,
+    polyols,
     starchG: of('starch'),
     gelatinG: of('gelatin'),
     pectinG: of('pectin') + AGAR_AS_PECTIN * of('agar'),

@@ -1,24 +1,36 @@
 import type { Mixture } from '../matter/mixture';
 import { K } from '../model-constants';
 import { softCap24 } from '../smooth';
+import { POLYOL_NAMES, type PolyolName, polyolSolubility, SUPERSATURATES } from './polyols';
 
-/** The water as a solvent and the soft sugars in it: the same at every temperature. Grams in the batch. */
-export interface Solvent {
-  /** water free to dissolve things, after what cocoa, protein and starch bind */
-  readonly solventWaterG: number;
-  /** soft sugars and polyols in solution */
-  readonly softSugarsG: number;
-  /** share of the solid soft sugars that is in solution; glycerol, a liquid, always is */
-  readonly softShare: number;
+/** The soft sugars in solution. Grams in the batch. */
+export interface SoftSugars {
+  /** soft sugars, glycerol and polyols in solution */
+  readonly dissolvedG: number;
+  /** share of glucose, fructose, maltose and higher saccharides that is in solution */
+  readonly share: number;
+  /** share of each polyol that is in solution; glycerol, a liquid, always is */
+  readonly polyolShare: Readonly<Record<PolyolName, number>> | undefined;
+  /** polyols that crystallise */
+  readonly polyolCrystalsG: number;
   /** soft sugars over all sugars: what keeps the rest from crystallising */
   readonly doctor: number;
   /** sucrose that would saturate the water, over what pure water takes */
   readonly sucroseFactor: number;
 }
 
+/** The water as a solvent: the same at every temperature. Grams in the batch. */
+export interface Solvent {
+  /** water free to dissolve things, after what cocoa, protein and starch bind */
+  readonly solventWaterG: number;
+  /** the soft sugars where no polyol makes them depend on temperature */
+  readonly steadySoft: SoftSugars | undefined;
+}
+
 /** What the water of a batch holds in solution at one temperature. Grams in the batch. */
 export interface Dissolved {
   readonly solvent: Solvent;
+  readonly soft: SoftSugars;
   readonly sucroseG: number;
   readonly lactoseG: number;
   /** sugars that found no water */
@@ -66,35 +78,66 @@ export function lactoseSolubility(temperatureC: number): number {
   return 0.119 * Math.exp(0.0259 * temperatureC);
 }
 
+/** Polyols one by one: each is limited by its own solubility, as if it were alone in the water (J). */
+function dissolvePolyols(mixture: Mixture, solventWaterG: number, temperatureC: number) {
+  const share = {} as Record<PolyolName, number>;
+  let dissolvedG = 0;
+  for (const name of POLYOL_NAMES) {
+    const grams = mixture.polyols[name];
+    const limited = grams > 0 && name !== SUPERSATURATES;
+    const held = limited
+      ? softCap24(grams / solventWaterG, polyolSolubility(name, temperatureC)) * solventWaterG
+      : grams;
+    share[name] = grams > 0 ? held / grams : 1;
+    dissolvedG += held;
+  }
+  return { share, dissolvedG };
+}
+
 /**
- * The solvent water and what of the soft sugars it takes up.
+ * What of the soft sugars is in solution: polyols by their own solubility, then all solids together by {@link SOFT_SUGAR_LIMIT}.
+ *
+ * @param mixture the batch
+ * @param solventWaterG g, above 0
+ * @param temperatureC 0-95 °C, felt only by polyols
+ */
+export function softSugars(mixture: Mixture, solventWaterG: number, temperatureC: number): SoftSugars {
+  const { sugarsG, softSugarsG, glycerolG, solidPolyolG, massG } = mixture;
+  const polyols = solidPolyolG > 0 ? dissolvePolyols(mixture, solventWaterG, temperatureC) : undefined;
+  const polyolCrystalsG = polyols ? Math.max(solidPolyolG - polyols.dissolvedG, 0) : 0;
+  const solidsG = softSugarsG - glycerolG - polyolCrystalsG;
+  const solidsDissolvedG = softCap24(solidsG / solventWaterG, SOFT_SUGAR_LIMIT) * solventWaterG;
+  const share = solidsG > 0 ? solidsDissolvedG / solidsG : 1;
+  const dissolvedG = solidsDissolvedG + glycerolG;
+  const doctor = (softSugarsG - polyolCrystalsG) / (sugarsG + 1e-9 * massG);
+  if (polyols) for (const name of POLYOL_NAMES) polyols.share[name] *= share;
+  return {
+    dissolvedG,
+    share,
+    polyolShare: polyols?.share,
+    polyolCrystalsG,
+    doctor,
+    sucroseFactor:
+      Math.exp((-SUCROSE_DEPRESSION * dissolvedG) / solventWaterG) *
+      (SUCROSE_SUPERSATURATION + SUCROSE_SUPERSATURATION_DOCTOR * doctor),
+  };
+}
+
+/**
+ * The water left as a solvent by what cocoa, protein and starch bind.
  *
  * Bound water: judgement (sugar competes for water, as sorption isotherms flatten at low water activity).
  *
  * @param mixture the batch
  */
 export function solvent(mixture: Mixture): Solvent {
-  const { waterG, sugarsG, softSugarsG, glycerolG, massG } = mixture;
+  const { waterG, sugarsG, solidPolyolG } = mixture;
   const bound =
     ((K.boundByCocoa * mixture.cocoaSolidsG + K.boundByProtein * mixture.proteinG + K.boundByStarch * mixture.starchG) *
       waterG) /
     (waterG + sugarsG);
   const solventWaterG = (waterG * waterG) / (waterG + bound);
-  const doctor = softSugarsG / (sugarsG + 1e-9 * massG);
-
-  const softSolidsG = softSugarsG - glycerolG;
-  const softSolidsDissolvedG = softCap24(softSolidsG / solventWaterG, SOFT_SUGAR_LIMIT) * solventWaterG;
-  const softShare = softSolidsG > 0 ? softSolidsDissolvedG / softSolidsG : 1;
-  const softDissolvedG = softSolidsDissolvedG + glycerolG;
-  return {
-    solventWaterG,
-    softSugarsG: softDissolvedG,
-    softShare,
-    doctor,
-    sucroseFactor:
-      Math.exp((-SUCROSE_DEPRESSION * softDissolvedG) / solventWaterG) *
-      (SUCROSE_SUPERSATURATION + SUCROSE_SUPERSATURATION_DOCTOR * doctor),
-  };
+  return { solventWaterG, steadySoft: solidPolyolG > 0 ? undefined : softSugars(mixture, solventWaterG, 20) };
 }
 
 /**
@@ -106,7 +149,8 @@ export function solvent(mixture: Mixture): Solvent {
  */
 export function dissolve(mixture: Mixture, water: Solvent, temperatureC: number): Dissolved {
   const { solventWaterG } = water;
-  const sucroseLimit = sucroseSolubility(temperatureC) * water.sucroseFactor + 1e-6;
+  const soft = water.steadySoft ?? softSugars(mixture, solventWaterG, temperatureC);
+  const sucroseLimit = sucroseSolubility(temperatureC) * soft.sucroseFactor + 1e-6;
   const sucroseG = softCap24(mixture.sucroseG / solventWaterG, sucroseLimit) * solventWaterG;
   const lactoseLimit =
     LACTOSE_SUPERSATURATION *
@@ -114,9 +158,10 @@ export function dissolve(mixture: Mixture, water: Solvent, temperatureC: number)
     Math.exp((-LACTOSE_DEPRESSION * sucroseG) / solventWaterG);
   const lactoseG = softCap24(mixture.lactoseG / solventWaterG, lactoseLimit) * solventWaterG;
 
-  const dissolvedG = sucroseG + lactoseG + water.softSugarsG;
+  const dissolvedG = sucroseG + lactoseG + soft.dissolvedG;
   return {
     solvent: water,
+    soft,
     sucroseG,
     lactoseG,
     crystalsG: Math.max(mixture.sugarsG - dissolvedG, 0),

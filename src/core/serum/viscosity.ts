@@ -45,7 +45,9 @@ export function sucroseSolutionViscosity(moleFraction: number, temperatureC: num
  * @param temperatureC 0-95 °C
  */
 export function serum(mixture: Mixture, dissolved: Dissolved, temperatureC: number): Serum {
-  const { solventWaterG, softShare } = dissolved.solvent;
+  const { solventWaterG } = dissolved.solvent;
+  const { share: softShare, polyolShare, polyolCrystalsG } = dissolved.soft;
+  const polyolG = polyolShare ? softShare * (mixture.solidPolyolG - polyolCrystalsG) : 0;
   const asSucroseG =
     dissolved.sucroseG +
     K.asSucroseLactose * dissolved.lactoseG +
@@ -53,9 +55,8 @@ export function serum(mixture: Mixture, dissolved: Dissolved, temperatureC: numb
       (K.asSucroseGlucose * mixture.glucoseG +
         K.asSucroseFructose * mixture.fructoseG +
         K.asSucroseMaltose * mixture.maltoseG +
-        K.asSucroseHigher * mixture.higherSaccharidesG +
-        K.asSucrosePolyol * mixture.solidPolyolG) +
-    K.asSucrosePolyol * mixture.glycerolG;
+        K.asSucroseHigher * mixture.higherSaccharidesG) +
+    K.asSucrosePolyol * (polyolG + mixture.glycerolG);
   const sucroseMoles = asSucroseG / SUCROSE_MOLAR_MASS;
   const moleFraction = softCap24(
     sucroseMoles / (sucroseMoles + solventWaterG / WATER_MOLAR_MASS) + 1e-9,

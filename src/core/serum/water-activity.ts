@@ -1,5 +1,6 @@
 import type { Mixture } from '../matter/mixture';
 import type { Dissolved } from './dissolved';
+import { POLYOL_NAMES, POLYOLS } from './polyols';
 
 const WATER_MOLAR_MASS = 18.015;
 
@@ -14,14 +15,7 @@ const GLUCOSE = { molarMass: 180.16, norrish: 2.25 };
 const FRUCTOSE = { molarMass: 180.16, norrish: 2.25 };
 const MALTOSE = { molarMass: 342.3, norrish: 4.54 };
 const HIGHER_SACCHARIDES = { molarMass: 780, norrish: 18 };
-const SORBITOL = { molarMass: 182.2, norrish: 1.65 };
 const GLYCEROL = { molarMass: 92.1, norrish: 1.16 };
-const MALTITOL = { molarMass: 344.3, norrish: 4.54 };
-const ERYTHRITOL = { molarMass: 122.1, norrish: 1.34 };
-const XYLITOL = { molarMass: 152.1, norrish: 1.66 };
-const ALLULOSE = { molarMass: 180.2, norrish: 2.25 };
-const TREHALOSE = { molarMass: 342.3, norrish: 6.47 };
-const ISOMALTULOSE = { molarMass: 342.3, norrish: 6.47 };
 const ETHANOL = { molarMass: 46.07, norrish: 0 };
 const SALT = { molarMass: 29.2, norrish: 0 };
 const MINERALS = { molarMass: 62, norrish: 0 };
@@ -55,7 +49,7 @@ function alone(grams: number, solute: { molarMass: number; norrish: number }, wa
  */
 export function waterActivity(mixture: Mixture, dissolved: Dissolved): number {
   const waterMoles = dissolved.solvent.solventWaterG / WATER_MOLAR_MASS;
-  const soft = dissolved.solvent.softShare;
+  const { share: soft, polyolShare } = dissolved.soft;
   let aw =
     alone(dissolved.sucroseG, SUCROSE, waterMoles) *
     alone(dissolved.lactoseG, LACTOSE, waterMoles) *
@@ -69,15 +63,8 @@ export function waterActivity(mixture: Mixture, dissolved: Dissolved): number {
     alone(mixture.cocoaSolidsG, COCOA_SOLUBLES, waterMoles) *
     alone(mixture.acidsG, ACIDS, waterMoles) *
     alone(mixture.glycerolG, GLYCEROL, waterMoles);
-  if (mixture.solidPolyolG > 0) {
-    aw *=
-      alone(soft * mixture.sorbitolG, SORBITOL, waterMoles) *
-      alone(soft * mixture.maltitolG, MALTITOL, waterMoles) *
-      alone(soft * mixture.erythritolG, ERYTHRITOL, waterMoles) *
-      alone(soft * mixture.xylitolG, XYLITOL, waterMoles) *
-      alone(soft * mixture.alluloseG, ALLULOSE, waterMoles) *
-      alone(soft * mixture.trehaloseG, TREHALOSE, waterMoles) *
-      alone(soft * mixture.isomaltuloseG, ISOMALTULOSE, waterMoles);
+  if (polyolShare) {
+    for (const name of POLYOL_NAMES) aw *= alone(polyolShare[name] * mixture.polyols[name], POLYOLS[name], waterMoles);
   }
   return aw;
 }

@@ -6,7 +6,7 @@ import type { Serum } from '../serum/viscosity';
 import { sigmoid } from '../smooth';
 
 /**
- * Risk that crystals of sugar and lactose make the batch grainy at this temperature.
+ * Risk that crystals of sugar, polyols and lactose make the batch grainy at this temperature.
  *
  * Read while it is made (40-60 °C) a high value means short of liquid now; at the keeping temperature it means it may turn sandy in days
  * to weeks. Judgement.
@@ -15,7 +15,11 @@ import { sigmoid } from '../smooth';
  */
 export function grain(mixture: Mixture, dissolved: Dissolved, waterContinuous: number): number {
   const felt =
-    (100 / mixture.massG) * (mixture.sucroseG - dissolved.sucroseG + 0.15 * (mixture.lactoseG - dissolved.lactoseG));
+    (100 / mixture.massG) *
+    (mixture.sucroseG -
+      dissolved.sucroseG +
+      dissolved.soft.polyolCrystalsG +
+      0.15 * (mixture.lactoseG - dissolved.lactoseG));
   return waterContinuous * (1 - Math.exp(-felt / 2));
 }
 
@@ -54,7 +58,7 @@ export function shineIndex(part: {
   const asEmulsion =
     -0.3 +
     0.03 * dissolved.brix +
-    1.2 * dissolved.solvent.doctor +
+    1.2 * dissolved.soft.doctor +
     0.8 * (1 - Math.exp(-serum.gelatinPercent - 1.5 * serum.pectinPercent)) +
     0.8 * (mixture.process.mix - 0.6) -
     3 * phases.cocoa -

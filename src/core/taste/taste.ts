@@ -1,6 +1,8 @@
 import type { Mixture } from '../matter/mixture';
+import { POLYOL_NAMES, POLYOLS } from '../serum/polyols';
 
 const ETHANOL_DENSITY = 0.789;
+const GLYCEROL_SWEETNESS = 0.6;
 
 /** Taste as far as composition tells it. */
 export interface Taste {
@@ -27,12 +29,8 @@ export function taste(mixture: Mixture): Taste {
         0.4 * mixture.maltoseG +
         0.2 * mixture.lactoseG +
         0.15 * mixture.higherSaccharidesG +
-        0.6 * (mixture.sorbitolG + mixture.glycerolG) +
-        0.85 * mixture.maltitolG +
-        0.65 * mixture.erythritolG +
-        mixture.xylitolG +
-        0.7 * mixture.alluloseG +
-        0.45 * (mixture.trehaloseG + mixture.isomaltuloseG))) /
+        GLYCEROL_SWEETNESS * mixture.glycerolG +
+        POLYOL_NAMES.reduce((sum, name) => sum + POLYOLS[name].sweetness * mixture.polyols[name], 0))) /
     massG;
   const cocoa = (100 * mixture.cocoaSolidsG) / massG;
   return { sweetness, cocoa, balance: sweetness / (sweetness + 3 * cocoa + 1e-6) };

@@ -22,7 +22,7 @@ export function cautions(prediction: Prediction, ingredients: readonly Ingredien
   if (prediction.batch.mixture.ethanolG > 0.001 * massG) {
     notes.push('Spirit near a flame can light: heat off, bottle away, then add. Alcohol stays in: not for children.');
   }
-  if (components.xylitolG > 0) notes.push('Xylitol is poisonous to dogs, even a little.');
+  if (components.polyols.xylitol > 0) notes.push('Xylitol is poisonous to dogs, even a little.');
   if (components.solidPolyolG + components.glycerolG > POLYOL_WORD * massG) {
     notes.push('Polyols: large servings are laxative, children sooner.');
   }
