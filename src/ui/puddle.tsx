@@ -1,4 +1,4 @@
-import { PLATE_TEST } from '@/core/flow/plate-spread';
+import { PLATE_TEST } from '@/core/flow/ring-spread';
 
 /** Width of the drawing in mm: the widest puddle that still fits. */
 const DRAWN_MM = 210;

@@ -1,5 +1,5 @@
 import { type Gate, type GateReading, momentOf, quantityIn, readGate } from '../balance/gates';
-import { plateDiameter } from '../flow/plate-spread';
+import { plateDiameter } from '../flow/ring-spread';
 import type { ComponentVector } from '../matter/components';
 import { mix } from '../matter/mixing';
 import { type Process, usualHistory } from '../matter/process';

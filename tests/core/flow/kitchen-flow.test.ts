@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { cassonViscosity, resistance } from '@/core/flow/casson';
 import { packingFactor } from '@/core/flow/phases';
-import { plateDiameter, spreadDiameter } from '@/core/flow/plate-spread';
+import { plateDiameter, spreadDiameter } from '@/core/flow/ring-spread';
 import reference from '../../support/check-vectors.json';
 
 describe('ring on a plate', () => {

@@ -1,4 +1,5 @@
-const GRAVITY = 9.81;
+import { GRAVITY } from '../gravity';
+
 /** A 5 cm ring. */
 const RING_RADIUS_M = 0.025;
 

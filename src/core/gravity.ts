@@ -1,0 +1,2 @@
+/** Acceleration of fall, m/s². */
+export const GRAVITY = 9.81;

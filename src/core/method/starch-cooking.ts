@@ -1,0 +1,14 @@
+import { sigmoid } from '../smooth';
+
+/**
+ * Share of the starch that is gelatinised after it was held hot. Sugar holds it back.
+ *
+ * @param hottestC °C reached
+ * @param minutes min held there, 0 or more
+ * @param sugar g of sugars per g, 0-1
+ * @returns 0-1 (judgement)
+ * @example cookedStarch(95, 3, 0.3) // 0.98
+ */
+export function cookedStarch(hottestC: number, minutes: number, sugar: number): number {
+  return sigmoid((hottestC - 72 - 25 * sugar ** 1.5) / 3) * (1 - Math.exp(-minutes / 0.7));
+}

@@ -1,0 +1,56 @@
+import { crystallised } from '../fat/crystallisation';
+import { solidFat } from '../fat/solid-fat';
+import type { Batch } from '../predict/state';
+import { solidFatFraction } from './fat-network';
+
+/** How a batch takes and leads heat. */
+export interface HeatProperties {
+  /** J/kg/K without the heat of crystallising fat */
+  readonly heatCapacity: number;
+  /** W/m/K */
+  readonly conductivity: number;
+}
+
+/** J/kg of fat that turns solid. */
+const LATENT_HEAT = 130_000;
+const REST_HOURS = 48;
+
+/**
+ * Heat capacity and conductivity from composition.
+ *
+ * @param batch mass above 0
+ * @see Choi & Okos 1986, rounded (published)
+ */
+export function heatProperties(batch: Batch): HeatProperties {
+  const { massG, waterG, ethanolG, fatG, lecithinG } = batch.mixture;
+  const fat = (fatG - lecithinG) / massG;
+  const water = waterG / massG;
+  const ethanol = ethanolG / massG;
+  const rest = Math.max(1 - water - ethanol - fat, 0);
+  return {
+    heatCapacity: 4180 * (water + 0.6 * ethanol) + 2000 * fat + 1450 * rest,
+    conductivity: 0.58 * water + 0.17 * fat + 0.25 * rest,
+  };
+}
+
+/** Share of the fat that is solid after two days at a temperature. */
+function restingSolidFat(batch: Batch, temperatureC: number, waterContinuous: number): number {
+  const solid = solidFat(batch.mixture, batch.melting, temperatureC);
+  return solidFatFraction(batch.mixture, solid, crystallised([[REST_HOURS, temperatureC]], waterContinuous));
+}
+
+/**
+ * Heat capacity over a span of cooling, with the heat of the fat that turns solid in it.
+ *
+ * @param batch mass above 0
+ * @param fromC °C, above `toC`
+ * @param toC °C
+ * @param waterContinuous 1 droplets in water, 0 bulk fat
+ * @returns J/kg/K
+ */
+export function apparentHeatCapacity(batch: Batch, fromC: number, toC: number, waterContinuous: number): number {
+  const { mixture } = batch;
+  const fat = (mixture.fatG - mixture.lecithinG) / mixture.massG;
+  const solidified = restingSolidFat(batch, toC, waterContinuous) - restingSolidFat(batch, fromC, waterContinuous);
+  return heatProperties(batch).heatCapacity + (LATENT_HEAT * fat * Math.max(solidified, 0)) / Math.max(fromC - toC, 1);
+}
