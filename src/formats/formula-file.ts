@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { GATE_QUANTITIES } from '@/core/balance/gates';
+import { GATE_QUANTITIES } from '@/core/balance/quantities';
 import { DEFAULT_PROCESS, type ThermalHistory, usualHistory } from '@/core/matter/process';
 import { compositionSchema } from './ingredient';
 

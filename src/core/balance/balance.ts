@@ -46,15 +46,16 @@ function withinBounds(formula: Formula): boolean {
 }
 
 /** Ways of rounding, the coarsest first: tenths on the small lines, tenths on the largest, tenths on all. */
-const COARSE = [{ tenthsToSmall: true }, {}];
-const FINE = [{ step: 0.1 }];
+type RoundingWay = { readonly tenthsToSmall?: boolean; readonly step?: number };
+const COARSE: readonly RoundingWay[] = [{ tenthsToSmall: true }, {}];
+const FINE: readonly RoundingWay[] = [{ step: 0.1 }];
+
+/** Tied lines are weighed to a tenth, so that their proportion stays. */
+const waysOf = (formula: Formula, ways: readonly RoundingWay[]) =>
+  formula.lines.some(({ tie }) => tie !== undefined) ? FINE : ways;
 
 /** Rounds a point in each of the ways; a landing is then repaired and trimmed, a nearest left shared between the gates. */
-function roundings(
-  formula: Formula,
-  point: Point,
-  ways: readonly { tenthsToSmall?: boolean; step?: number }[],
-): number[][] {
+function roundings(formula: Formula, point: Point, ways: readonly RoundingWay[]): number[][] {
   const problem = balanceProblem(formula, { inward: 0 });
   const { free, scale } = problem;
   const all = formula.lines.map((line) => line.grams);
@@ -65,7 +66,7 @@ function roundings(
     return { from, to, ...reachOf(formula.lines[index] as Formula['lines'][number], batchG) };
   });
   const totalG = free.reduce((sum, index) => sum + (all[index] as number), 0);
-  return ways.flatMap((way) => {
+  return waysOf(formula, ways).flatMap((way) => {
     const rounded = roundToScale(lines, totalG, way);
     if (!rounded) return [];
     const exchanged = passes(point) ? exchangeSteps(problem, rounded, way.step) : rounded;

@@ -15,13 +15,14 @@ interface Exchange {
 
 const tidy = (grams: number) => Math.round(grams * 1e6) / 1e6;
 
-/** Every move of one step of the scale from one free line to another that the bounds allow. */
+/** Every move of one step of the scale from one free line to another that the bounds allow; tied lines keep their proportion. */
 function* exchanges(problem: BalanceProblem, grams: readonly number[], step: number | undefined): Generator<Exchange> {
   const { free, scale, lower, upper, formula } = problem;
   const from = free.map((index) => formula.lines[index]?.grams ?? 0);
+  const tied = free.map((index) => formula.lines[index]?.tie !== undefined);
   for (let up = 0; up < grams.length; up++) {
     for (let down = 0; down < grams.length; down++) {
-      if (up === down) continue;
+      if (up === down || tied[up] || tied[down]) continue;
       const amount = step ?? Math.max(scaleStep(grams[up] as number), scaleStep(grams[down] as number));
       const moved = grams.map((g, k) => (k === up ? tidy(g + amount) : k === down ? tidy(g - amount) : g));
       const y = moved.map((g, k) => (g - (from[k] as number)) / (scale[k] as number));

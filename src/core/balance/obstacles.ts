@@ -3,85 +3,103 @@ import { predictFormula } from '../predict/formula';
 import { balanceProblem } from './problem';
 import { search } from './search';
 
-/** One thing that keeps a formula from landing. Loosening it alone is enough when `enough` is true. */
-export type Obstacle =
-  | { readonly kind: 'lock'; readonly line: number; readonly ingredient: string; readonly enough: boolean }
-  | { readonly kind: 'least' | 'most'; readonly line: number; readonly ingredient: string; readonly enough: boolean }
-  | {
-      readonly kind: 'gate';
-      readonly gate: number;
-      readonly moment: string;
-      readonly quantity: string;
-      readonly enough: boolean;
-    }
-  | { readonly kind: 'total'; readonly enough: boolean };
+/** A thing that can be loosened. */
+type Loosenable =
+  | { readonly kind: 'lock' | 'least' | 'most'; readonly line: number; readonly ingredient: string }
+  | { readonly kind: 'gate'; readonly gate: number; readonly moment: string; readonly quantity: string }
+  | { readonly kind: 'total' };
+
+/**
+ * One thing that keeps a formula from landing. Loosening it is enough `alone`, or `together` with the others so marked, or `no` set that was
+ * tried is enough.
+ */
+export type Obstacle = Loosenable & { readonly enough: 'alone' | 'together' | 'no' };
 
 /** Starts spent on each "what if": fewer than a balance, since most of these are near the formula. */
-const STARTS = 3;
+const STARTS_ALONE = 3;
+const STARTS_TOGETHER = 1;
 const INWARD = 0.005;
+/** Sets of two and of three that are tried, the most promising first. */
+const MOST_PAIRS = 30;
+const MOST_TRIPLES = 20;
 
-/** Whether a formula could land. */
-function couldLand(formula: Formula, freeTotal = false): boolean {
-  return search(balanceProblem(formula, { inward: INWARD, freeTotal }), STARTS).landing !== undefined;
+/** Everything a cook set that could be loosened: locks, leasts and mosts, gates, and the kept total. */
+function loosenables(formula: Formula): Loosenable[] {
+  return [
+    ...formula.lines.flatMap((line, index): Loosenable[] => {
+      const at = { line: index, ingredient: line.ingredient };
+      if (line.locked) return [{ kind: 'lock', ...at }];
+      const least: Loosenable[] = line.minGrams ? [{ kind: 'least', ...at }] : [];
+      return line.maxGrams === undefined ? least : [...least, { kind: 'most', ...at }];
+    }),
+    ...formula.gates.map(
+      ({ moment, quantity }, index): Loosenable => ({ kind: 'gate', gate: index, moment, quantity }),
+    ),
+    { kind: 'total' },
+  ];
 }
 
-function withLine(formula: Formula, index: number, change: Partial<Formula['lines'][number]>): Formula {
-  return { ...formula, lines: formula.lines.map((line, i) => (i === index ? { ...line, ...change } : line)) };
+/** What is left of a formula when some things are loosened, and how far it then stays from landing (0 when it lands). */
+function missWithout(formula: Formula, loose: readonly Loosenable[], starts: number): number {
+  const gone = (kind: Loosenable['kind'], index: number) =>
+    loose.some(
+      (each) => each.kind === kind && ('line' in each ? each.line : 'gate' in each ? each.gate : -1) === index,
+    );
+  const loosened: Formula = {
+    ...formula,
+    lines: formula.lines.map((line, i) => ({
+      ...line,
+      locked: line.locked && !gone('lock', i),
+      minGrams: gone('least', i) ? undefined : line.minGrams,
+      maxGrams: gone('most', i) ? undefined : line.maxGrams,
+    })),
+    gates: formula.gates.filter((_, i) => !gone('gate', i)),
+  };
+  const freeTotal = loose.some(({ kind }) => kind === 'total');
+  const { landing, nearest } = search(balanceProblem(loosened, { inward: INWARD, freeTotal }), starts);
+  return landing ? 0 : (nearest?.miss ?? Number.POSITIVE_INFINITY);
+}
+
+/** All sets of a size out of things in order of promise, the most promising first. */
+function setsOf<T>(things: readonly T[], size: number, most: number): T[][] {
+  const sets: { set: T[]; rank: number }[] = [];
+  const grow = (from: number, set: T[], rank: number) => {
+    if (set.length === size) {
+      sets.push({ set, rank });
+      return;
+    }
+    for (let i = from; i < things.length; i++) grow(i + 1, [...set, things[i] as T], rank + i);
+  };
+  grow(0, [], 0);
+  return sets
+    .sort((a, b) => a.rank - b.rank)
+    .slice(0, most)
+    .map(({ set }) => set);
 }
 
 /**
- * Names what keeps a formula from landing: each lock, each least or most the cook set, each gate and the kept total is loosened by itself,
- * and those that are enough are given. When none is enough alone, the gates still missed at the nearest point and every lock are
- * given, marked as not enough alone.
+ * Names what keeps a formula from landing: each lock, each least or most the cook set, each gate and the kept total is loosened by itself, and
+ * those that are enough are given. When none is enough alone, the smallest set that is enough is looked for, two and then three
+ * at a time, those first that alone came closest. When no such set is found, the gates missed at the nearest point and every lock are given.
  *
  * @param formula what was asked
  * @param nearest the closest that could be reached
  */
 export function obstacles(formula: Formula, nearest: Formula): Obstacle[] {
-  const locks = formula.lines.flatMap((line, index): { obstacle: Obstacle; loosened: Formula }[] =>
-    line.locked
-      ? [
-          {
-            obstacle: { kind: 'lock', line: index, ingredient: line.ingredient, enough: true },
-            loosened: withLine(formula, index, { locked: false }),
-          },
-        ]
-      : [],
-  );
-  const bounds = formula.lines.flatMap((line, index): { obstacle: Obstacle; loosened: Formula }[] => {
-    if (line.locked) return [];
-    const { ingredient } = line;
-    const found: { obstacle: Obstacle; loosened: Formula }[] = [];
-    if (line.minGrams) {
-      found.push({
-        obstacle: { kind: 'least', line: index, ingredient, enough: true },
-        loosened: withLine(formula, index, { minGrams: undefined }),
-      });
-    }
-    if (line.maxGrams !== undefined) {
-      found.push({
-        obstacle: { kind: 'most', line: index, ingredient, enough: true },
-        loosened: withLine(formula, index, { maxGrams: undefined }),
-      });
-    }
-    return found;
-  });
-  const gates = formula.gates.map((gate, index): { obstacle: Obstacle; loosened: Formula } => ({
-    obstacle: { kind: 'gate', gate: index, moment: gate.moment, quantity: gate.quantity, enough: true },
-    loosened: { ...formula, gates: formula.gates.filter((_, i) => i !== index) },
-  }));
+  const tried = loosenables(formula).map((thing) => ({ thing, miss: missWithout(formula, [thing], STARTS_ALONE) }));
+  const alone = tried.filter(({ miss }) => miss === 0);
+  if (alone.length > 0) return alone.map(({ thing }) => ({ ...thing, enough: 'alone' }));
 
-  const enough = [...locks, ...bounds, ...gates].flatMap(({ obstacle, loosened }) =>
-    couldLand(loosened) ? [obstacle] : [],
-  );
-  if (couldLand(formula, true)) enough.push({ kind: 'total', enough: true });
-  if (enough.length > 0) return enough;
+  const things = tried.toSorted((a, b) => a.miss - b.miss).map(({ thing }) => thing);
+  for (const set of [...setsOf(things, 2, MOST_PAIRS), ...setsOf(things, 3, MOST_TRIPLES)]) {
+    if (missWithout(formula, set, STARTS_TOGETHER) === 0) return set.map((thing) => ({ ...thing, enough: 'together' }));
+  }
 
   const missed = predictFormula(nearest)?.gates ?? [];
   return [
-    ...missed.flatMap((gate, index): Obstacle[] =>
-      gate.lands ? [] : [{ kind: 'gate', gate: index, moment: gate.moment, quantity: gate.quantity, enough: false }],
+    ...missed.flatMap(({ lands, moment, quantity }, index): Obstacle[] =>
+      lands ? [] : [{ kind: 'gate', gate: index, moment, quantity, enough: 'no' }],
     ),
-    ...locks.map(({ obstacle }) => ({ ...obstacle, enough: false })),
+    ...things.flatMap((thing): Obstacle[] => (thing.kind === 'lock' ? [{ ...thing, enough: 'no' }] : [])),
   ];
 }

@@ -2,7 +2,8 @@ import { COMPONENT_COUNT } from '../matter/components';
 import type { Formula } from '../predict/formula';
 import type { Moment } from '../predict/moments';
 import { prepareBatch, stateAt } from '../predict/state';
-import { GATE_WEIGHT, momentOf, quantityIn } from './gates';
+import { momentOf } from './gates';
+import { onScale, quantityOf } from './quantities';
 
 /** Default reach of a line that names no most: three times what it is, or this share of the batch. */
 const REACH_TIMES = 3;
@@ -15,12 +16,12 @@ export interface Edge {
   /** place in the readings */
   readonly gate: number;
   readonly sign: 1 | -1;
-  /** weighted ln of the band's edge, moved inward */
+  /** the band's edge on the scale of its quantity, moved inward */
   readonly at: number;
 }
 
 /**
- * A balance as numbers: the free lines as scaled changes y = (g - g0) / scale, their bounds, and the gates in weighted logarithms.
+ * A balance as numbers: the free lines as scaled changes y = (g - g0) / scale, their bounds, and the gates on the scales of their quantities.
  * The objective is the sum of y² over the free lines.
  */
 export interface BalanceProblem {
@@ -31,9 +32,9 @@ export interface BalanceProblem {
   readonly lower: readonly number[];
   readonly upper: readonly number[];
   readonly edges: readonly Edge[];
-  /** whether the total must stay; one equality scale · y = 0 */
-  readonly keepTotal: boolean;
-  /** the weighted logarithm of every gate's quantity at y */
+  /** what must hold exactly, row · y = equals: the total kept, rows that keep their proportion */
+  readonly equalities: readonly { readonly row: readonly number[]; readonly equals: number }[];
+  /** every gate's quantity at y, on its scale and weighted */
   readings(y: readonly number[]): Float64Array;
   readonly formula: Formula;
 }
@@ -48,6 +49,30 @@ export function reachOf(
   return { least, most: Math.max(least, most) };
 }
 
+/** Lines a balance may move: not locked, and not tied to a locked one. */
+export function freeLines(formula: Formula): number[] {
+  const held = new Set(formula.lines.flatMap(({ locked, tie }) => (locked && tie ? [tie] : [])));
+  return formula.lines.flatMap(({ locked, tie }, index) => (locked || (tie && held.has(tie)) ? [] : [index]));
+}
+
+/** Rows that keep the proportion of tied lines: g / g0 is the same for all of one tie. Lines of 0 g cannot be tied. */
+function tieRows(formula: Formula, free: readonly number[], scale: readonly number[]) {
+  const first = new Map<string, number>();
+  return free.flatMap((index, k) => {
+    const { tie, grams } = formula.lines[index] as Formula['lines'][number];
+    if (!tie || grams <= 0) return [];
+    const leader = first.get(tie);
+    if (leader === undefined) {
+      first.set(tie, k);
+      return [];
+    }
+    const row = new Array<number>(free.length).fill(0);
+    row[k] = (scale[k] as number) / grams;
+    row[leader] = -(scale[leader] as number) / (formula.lines[free[leader] as number]?.grams ?? 1);
+    return [{ row, equals: 0 }];
+  });
+}
+
 /**
  * Sets a formula up for the solver.
  *
@@ -60,7 +85,7 @@ export function balanceProblem(
   options: { inward: number; freeTotal?: boolean | undefined },
 ): BalanceProblem {
   const batchG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
-  const free = formula.lines.flatMap((line, index) => (line.locked ? [] : [index]));
+  const free = freeLines(formula);
   const start = free.map((index) => (formula.lines[index] as Formula['lines'][number]).grams);
   const scale = start.map((grams) => grams + CHANGE_SHARE_OF_BATCH * batchG);
   const reaches = free.map((index) => reachOf(formula.lines[index] as Formula['lines'][number], batchG));
@@ -79,15 +104,18 @@ export function balanceProblem(
 
   const edges: Edge[] = [];
   formula.gates.forEach((gate, index) => {
-    const weight = GATE_WEIGHT[gate.quantity];
-    const low = gate.low ? weight * Math.log(gate.low) : undefined;
-    const high = gate.high === undefined ? undefined : weight * Math.log(Math.max(gate.high, 1e-9));
+    const at = (edge: number) => (gate.weight ?? 1) * onScale(gate.quantity, edge);
+    const low = gate.low ? at(gate.low) : undefined;
+    const high = gate.high === undefined ? undefined : at(gate.high);
     const inward =
       low !== undefined && high !== undefined ? Math.min(options.inward, (high - low) / 4) : options.inward;
     if (low !== undefined) edges.push({ gate: index, sign: 1, at: low + inward });
     if (high !== undefined) edges.push({ gate: index, sign: -1, at: high - inward });
   });
 
+  const tied = tieRows(formula, free, scale);
+  const prices = formula.lines.map((line) => line.priceEurPerKg ?? 0);
+  const baseCost = formula.lines.reduce((sum, line, i) => sum + line.grams * (prices[i] as number), 0);
   const grams = new Float64Array(COMPONENT_COUNT);
   return {
     free,
@@ -95,13 +123,17 @@ export function balanceProblem(
     lower: reaches.map(({ least }, i) => (least - (start[i] as number)) / (scale[i] as number)),
     upper: reaches.map(({ most }, i) => (most - (start[i] as number)) / (scale[i] as number)),
     edges,
-    keepTotal: !options.freeTotal,
+    equalities: options.freeTotal ? tied : [{ row: scale, equals: 0 }, ...tied],
     formula,
     readings(y) {
       grams.set(base);
+      let massG = batchG;
+      let cost = baseCost;
       for (let k = 0; k < y.length; k++) {
         const change = (y[k] as number) * (scale[k] as number);
         const parts = perGram[k] as Float64Array;
+        massG += change;
+        cost += change * (prices[free[k] as number] as number);
         for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = (grams[i] as number) + change * (parts[i] as number);
       }
       for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = Math.max(grams[i] as number, 0);
@@ -109,9 +141,10 @@ export function balanceProblem(
       const readings = new Float64Array(formula.gates.length);
       for (const [moment, gates] of visits) {
         const state = stateAt(batch, moment.temperatureC, moment.history);
+        const subject = { mixture: batch.mixture, state, costEurPerKg: cost / Math.max(massG, 1e-9) };
         for (const index of gates) {
-          const { quantity } = formula.gates[index] as Formula['gates'][number];
-          readings[index] = GATE_WEIGHT[quantity] * Math.log(Math.max(quantityIn(state, quantity), 1e-9));
+          const { quantity, weight = 1 } = formula.gates[index] as Formula['gates'][number];
+          readings[index] = weight * onScale(quantity, quantityOf(subject, quantity));
         }
       }
       return readings;

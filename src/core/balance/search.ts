@@ -1,3 +1,4 @@
+import { seededNumbers } from '../random';
 import { type BalanceProblem, clearances } from './problem';
 import { solveQuadraticProgram } from './quadratic-program';
 
@@ -48,7 +49,7 @@ function slopes(problem: BalanceProblem, point: Point): number[][] {
   return point.clearance.map((_, j) => columns.map((column) => column[j] as number));
 }
 
-/** The total as an equality and the bounds, with a trust region, on a step from y; `extra` unbounded variables follow. */
+/** The equalities and the bounds, with a trust region, on a step from y; `extra` unbounded variables follow. */
 function stepLimits(problem: BalanceProblem, y: readonly number[], trust: number, extra: number) {
   const n = y.length;
   const unit = (k: number, sign: number) => {
@@ -62,14 +63,11 @@ function stepLimits(problem: BalanceProblem, y: readonly number[], trust: number
     inequalities.push({ row: unit(k, 1), least: Math.max((problem.lower[k] as number) - value, -trust) });
     inequalities.push({ row: unit(k, -1), least: Math.max(value - (problem.upper[k] as number), -trust) });
   }
-  const equalities = problem.keepTotal
-    ? [
-        {
-          row: [...problem.scale, ...new Array<number>(extra).fill(0)],
-          equals: -problem.scale.reduce((sum, s, k) => sum + s * (y[k] as number), 0),
-        },
-      ]
-    : [];
+  const none = new Array<number>(extra).fill(0);
+  const equalities = problem.equalities.map(({ row, equals }) => ({
+    row: [...row, ...none],
+    equals: equals - row.reduce((sum, factor, k) => sum + factor * (y[k] as number), 0),
+  }));
   return { equalities, inequalities };
 }
 
@@ -225,22 +223,8 @@ export function leastChange(problem: BalanceProblem, start: Point, steps: number
   return best;
 }
 
-/**
- * A small deterministic generator of numbers in 0-1, so that the same request gives the same answer.
- * @see mulberry32, public domain
- */
-export function seededNumbers(seed: number): () => number {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), state | 1);
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61);
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
-
-/** Shifts a point into the bounds and back onto the total, as far as the bounds allow. */
-function ontoTotal(problem: BalanceProblem, wanted: readonly number[]): number[] | undefined {
+/** Shifts a point into the bounds and back onto the equalities, as far as the bounds allow. */
+function ontoEqualities(problem: BalanceProblem, wanted: readonly number[]): number[] | undefined {
   const n = wanted.length;
   const identity = Array.from({ length: n }, (_, a) => Array.from({ length: n }, (_, b) => (a === b ? 2 : 0)));
   const zero = new Array<number>(n).fill(0);
@@ -268,12 +252,12 @@ export function search(problem: BalanceProblem, starts: number): Found {
     const standing = look(problem, []);
     return passes(standing) ? { landing: standing, nearest: undefined } : { landing: undefined, nearest: standing };
   }
-  const origin = ontoTotal(problem, new Array<number>(n).fill(0));
+  const origin = ontoEqualities(problem, new Array<number>(n).fill(0));
   if (!origin) return { landing: undefined, nearest: undefined };
   const random = seededNumbers(20260117);
   let nearest: Point | undefined;
   for (let attempt = 0; attempt < starts; attempt++) {
-    const start = attempt === 0 ? origin : ontoTotal(problem, scattered(problem, attempt, random));
+    const start = attempt === 0 ? origin : ontoEqualities(problem, scattered(problem, attempt, random));
     if (!start) continue;
     const close = leastSquares(problem, start, 40);
     const point = leastChange(problem, close, 40);

@@ -1,9 +1,11 @@
-import { type Gate, type GateReading, momentOf, quantityIn, readGate } from '../balance/gates';
+import { type Gate, type GateReading, momentOf, readGate } from '../balance/gates';
+import { quantityOf } from '../balance/quantities';
 import { plateDiameter } from '../flow/ring-spread';
 import type { ComponentVector } from '../matter/components';
 import { mix } from '../matter/mixing';
 import { type Process, usualHistory } from '../matter/process';
 import { alcoholPercentVol, type Taste, taste } from '../taste/taste';
+import type { DoubtKind, Measured } from './input-doubt';
 import type { Moment } from './moments';
 import { type Batch, prepareBatch, type State, stateAt } from './state';
 
@@ -19,6 +21,14 @@ export interface FormulaLine {
   /** g, least and most a balance may use */
   readonly minGrams?: number | undefined;
   readonly maxGrams?: number | undefined;
+  /** lines with the same tie keep their proportion in a balance */
+  readonly tie?: string | undefined;
+  /** EUR/kg; counts as free when left out */
+  readonly priceEurPerKg?: number | undefined;
+  /** what is doubtful about its composition; nothing when left out */
+  readonly kind?: DoubtKind | undefined;
+  /** how it is measured out; weighed when left out */
+  readonly measured?: Measured | undefined;
 }
 
 /** A formula with its ingredients resolved: all that prediction and balance need. */
@@ -49,6 +59,8 @@ export interface Prediction {
   readonly asKept: State;
   readonly taste: Taste;
   readonly alcoholPercentVol: number;
+  /** EUR/kg; lines without a price count as free */
+  readonly costEurPerKg: number;
   readonly gates: readonly GateReading[];
   readonly moments: readonly MomentReading[];
   /** every gate lands */
@@ -57,6 +69,12 @@ export interface Prediction {
 
 /** °C at which water activity and density of the whole formula are quoted, as they are measured. */
 export const QUOTED_AT_C = 20;
+
+/** Cost of a batch, EUR/kg; 0 while it holds nothing. */
+function costPerKg(lines: readonly FormulaLine[]): number {
+  const massG = lines.reduce((sum, line) => sum + line.grams, 0);
+  return massG > 0 ? lines.reduce((sum, line) => sum + line.grams * (line.priceEurPerKg ?? 0), 0) / massG : 0;
+}
 
 /**
  * Predicts a formula: its matter, every moment and every gate.
@@ -70,6 +88,7 @@ export function predictFormula(formula: Formula): Prediction | undefined {
   const components = mix(formula.lines);
   const batch = prepareBatch(components, formula.process);
   const { mixture } = batch;
+  const costEurPerKg = costPerKg(formula.lines);
   if (!(mixture.massG > 0)) return undefined;
   const asKept = stateAt(batch, QUOTED_AT_C, usualHistory(QUOTED_AT_C));
   const moments = formula.moments.map((moment): MomentReading => {
@@ -83,7 +102,7 @@ export function predictFormula(formula: Formula): Prediction | undefined {
   });
   const gates = formula.gates.map((gate) => {
     const at = moments[formula.moments.indexOf(momentOf(gate, formula.moments))] as MomentReading;
-    return readGate(gate, quantityIn(at.state, gate.quantity));
+    return readGate(gate, quantityOf({ mixture, state: at.state, costEurPerKg }, gate.quantity));
   });
   return {
     massG: formula.lines.reduce((sum, line) => sum + line.grams, 0),
@@ -93,6 +112,7 @@ export function predictFormula(formula: Formula): Prediction | undefined {
     asKept,
     taste: taste(mixture),
     alcoholPercentVol: alcoholPercentVol(mixture.ethanolG, asKept.flow.phases.volumeMl),
+    costEurPerKg,
     gates,
     moments,
     lands: gates.every((gate) => gate.lands),

@@ -13,6 +13,12 @@ const QUANTITY_WORDS: Readonly<Record<string, string>> = {
   waterActivity: 'water activity',
 };
 
+const LOOSEN_WORDS: Record<Obstacle['enough'], string> = {
+  alone: 'Loosening any one of these is enough:',
+  together: 'Loosening all of these is enough, nothing less is:',
+  no: 'Even loosening three at a time is not enough; these stand in the way:',
+};
+
 /** An obstacle as a cook would say it. */
 function obstacleWords(obstacle: Obstacle, nameOf: (ingredient: string) => string): string {
   switch (obstacle.kind) {
@@ -54,7 +60,6 @@ export function BalanceNote({
       </div>
     );
   }
-  const enough = answer.inTheWay.some((obstacle) => obstacle.enough);
   const taken = draft.lines.every((line, i) => line.grams === answer.grams[i]);
   return (
     <div
@@ -65,11 +70,7 @@ export function BalanceNote({
       <p className="font-semibold">It cannot land as things stand.</p>
       {answer.inTheWay.length > 0 && (
         <>
-          <p className="mt-1">
-            {enough
-              ? 'Loosening any one of these is enough:'
-              : 'No single one of these is enough; together they stand in the way:'}
-          </p>
+          <p className="mt-1">{LOOSEN_WORDS[answer.inTheWay[0]?.enough ?? 'no']}</p>
           <ul className="mt-1 space-y-1">
             {answer.inTheWay.map((obstacle) => (
               <li

@@ -3,7 +3,7 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import { Plus, Trash2, X } from 'lucide-react';
 import { useState } from 'react';
-import { GATE_QUANTITIES, type GateQuantity } from '@/core/balance/gates';
+import { GATE_QUANTITIES, type GateQuantity } from '@/core/balance/quantities';
 import { findUse, USES } from '@/core/balance/uses';
 import type { FileGate } from '@/formats/formula-file';
 import { Button } from '@/ui/button';
