@@ -1,6 +1,6 @@
+import { solveQuadraticProgram } from '../quadratic-program';
 import { seededNumbers } from '../random';
 import { type BalanceProblem, clearances } from './problem';
-import { solveQuadraticProgram } from './quadratic-program';
 
 /** Step of the forward differences, in scaled changes. */
 const DIFFERENCE = 1e-4;

@@ -18,12 +18,26 @@ const MELT_OUT_PER_HOUR = 10;
  * @example crystallised([[6, 20]], 1) // 0.5
  */
 export function crystallised(history: ThermalHistory, waterContinuous: number): number {
-  const speed = 1 + K.bulkSpeed * (1 - waterContinuous);
+  return crystallisedAt(crystalClock(history), waterContinuous);
+}
+
+/** The same from an age already worked out by {@link crystalClock}. */
+export function crystallisedAt(clock: number, waterContinuous: number): number {
+  const age = (1 + K.bulkSpeed * (1 - waterContinuous)) * clock + 1e-9;
+  return 1 - Math.exp(-Math.LN2 * age ** K.avramiPower);
+}
+
+/**
+ * Age of the crystals of fat in droplets: 1 at the half time. Bulk fat ages in proportion.
+ *
+ * @param history hours and °C, oldest first, ending now
+ */
+export function crystalClock(history: ThermalHistory): number {
   let clock = 0;
   for (const [hours, temperatureC] of history) {
     clock =
       clock * Math.exp(-MELT_OUT_PER_HOUR * hours * sigmoid(temperatureC - MELT_OUT_C)) +
-      (speed * hours) / (K.crystalHoursAt20 * Math.exp(K.crystalColdFactor * (temperatureC - 20)));
+      hours / (K.crystalHoursAt20 * Math.exp(K.crystalColdFactor * (temperatureC - 20)));
   }
-  return 1 - Math.exp(-Math.LN2 * (clock + 1e-9) ** K.avramiPower);
+  return clock;
 }

@@ -1,5 +1,6 @@
 import type { Mixture } from '../matter/mixture';
 import { K } from '../model-constants';
+import type { Climate } from '../predict/climate';
 import { sigmoid } from '../smooth';
 
 /** Share of each fat that is solid once it has had all the time it wants. */
@@ -53,17 +54,23 @@ export function meltingRange(mixture: Mixture): MeltingRange {
  *
  * @param mixture the batch, for which fats it holds
  * @param range from {@link meltingRange}
- * @param temperatureC 0-60 °C
+ * @param climate temperature, 0-60 °C
  * @example pure cocoa butter untempered at 20 °C: 0.64; tempered: 0.86
  */
-export function solidFat(mixture: Mixture, range: MeltingRange, temperatureC: number): SolidFat {
+export function solidFat(mixture: Mixture, range: MeltingRange, climate: Climate): SolidFat {
+  const { temperatureC } = climate;
   return {
     cocoaButter:
       mixture.cocoaButterG > 0
         ? K.solidCocoaButter * sigmoid((range.cocoaButterC - temperatureC) / range.cocoaButterWidthC)
         : 0,
-    milkFat: mixture.milkFatG > 0 ? K.solidMilkFat * sigmoid((K.meltMilkFat - temperatureC) / K.widthMilkFat) : 0,
+    milkFat: mixture.milkFatG > 0 ? climate.milkFatSolid : 0,
     lauricFat:
       mixture.lauricFatG > 0 ? K.solidLauricFat * sigmoid((range.lauricFatC - temperatureC) / K.widthLauricFat) : 0,
   };
+}
+
+/** Share of milk fat that is solid at rest: the same in every blend. */
+export function milkFatSolid(temperatureC: number): number {
+  return K.solidMilkFat * sigmoid((K.meltMilkFat - temperatureC) / K.widthMilkFat);
 }

@@ -8,13 +8,16 @@ import { K } from '../model-constants';
  *
  * @param cocoa share of the fat-free volume that is swollen cocoa, 0-1
  * @param serumViscosityPaS Pa·s
- * @param temperatureC °C
+ * @param coldFactor from {@link cocoaColdFactor}
  * @returns Pa, before droplets amplify it
  */
-export function cocoaYield(cocoa: number, serumViscosityPaS: number, temperatureC: number): number {
+export function cocoaYield(cocoa: number, serumViscosityPaS: number, coldFactor: number): number {
   if (cocoa <= 0) return 0;
   const felt = serumViscosityPaS / (1 + serumViscosityPaS / K.cocoaYieldViscosityCap) / 0.004;
-  return (
-    K.cocoaYield * cocoa ** K.cocoaYieldPower * felt * Math.exp(-(temperatureC - 40) / K.cocoaYieldTemperatureScale)
-  );
+  return K.cocoaYield * cocoa ** K.cocoaYieldPower * felt * coldFactor;
+}
+
+/** How much firmer the flocs are than at 40 °C. */
+export function cocoaColdFactor(temperatureC: number): number {
+  return Math.exp(-(temperatureC - 40) / K.cocoaYieldTemperatureScale);
 }

@@ -42,11 +42,7 @@ export function fatContinuous(mixture: Mixture): FatContinuous {
   };
 }
 
-/**
- * Viscosity of the fat-continuous branch at a temperature: falls by 3 % a degree.
- *
- * @returns Pa·s
- */
-export function fatContinuousViscosity(inFat: FatContinuous, temperatureC: number): number {
-  return inFat.plasticViscosityAt40PaS * Math.exp(-0.03 * (temperatureC - 40));
+/** Viscosity of the fat-continuous branch beside that at 40 °C: falls by 3 % a degree. */
+export function inFatColdFactor(temperatureC: number): number {
+  return Math.exp(-0.03 * (temperatureC - 40));
 }

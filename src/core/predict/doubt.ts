@@ -31,14 +31,42 @@ export function modelDoubt(mixture: Mixture): ModelDoubt {
   return isDairyGanache ? DAIRY_GANACHE : OTHER_FAMILY;
 }
 
+/** How a doubt about flow when warm and one about the fat set move a state, in natural logarithms per standard deviation. */
+export interface FlowDoubt {
+  readonly viscosityByWarm: number;
+  readonly yieldByWarm: number;
+  readonly yieldByCold: number;
+}
+
 /**
- * Standard deviation of ln(resistance): yield stress and viscosity weighted by their part in the Casson stress, taken as moving
- * together.
+ * Shares the model's doubt between what is wrong with the warm flow (serum, packing, cocoa flocs, gels) and what is wrong with the fat set, as a
+ * kitchen's two offsets do. The two are taken as independent (J).
+ */
+export function flowDoubt(flow: Flow, doubt: ModelDoubt): FlowDoubt {
+  const soft = flow.cocoaYieldPa + flow.gelYieldPa;
+  const warm = (soft + 1e-9) / (soft + flow.fatYieldPa + 1e-9);
+  return {
+    viscosityByWarm: doubt.lnViscosity,
+    yieldByWarm: warm * doubt.lnYield,
+    yieldByCold: (1 - warm) * doubt.lnYield,
+  };
+}
+
+/**
+ * Standard deviation of ln(resistance) that the model itself brings, to first order.
  *
  * @returns natural-log units
  */
 export function lnDoubtOfResistance(flow: Flow, doubt: ModelDoubt): number {
-  const byYield = Math.sqrt(flow.yieldStressPa);
-  const byViscosity = Math.sqrt(flow.resistancePa) - byYield;
-  return (byYield * doubt.lnYield + byViscosity * doubt.lnViscosity) / (byYield + byViscosity);
+  const byYield = Math.sqrt(flow.yieldStressPa / flow.resistancePa);
+  const byViscosity = 1 - byYield;
+  const parts = flowDoubt(flow, doubt);
+  return Math.hypot(byViscosity * parts.viscosityByWarm + byYield * parts.yieldByWarm, byYield * parts.yieldByCold);
 }
+
+/** Standard deviation of water activity, absolute, and of the shine index before its curve (J). */
+export function indexDoubt(doubt: ModelDoubt): { waterActivity: number; shine: number } {
+  return { waterActivity: doubt === DAIRY_GANACHE ? 0.01 : 0.015, shine: SHINE_SD };
+}
+
+const SHINE_SD = 0.8;

@@ -1,8 +1,8 @@
-import { crystallised } from '../fat/crystallisation';
+import { crystallisedAt } from '../fat/crystallisation';
 import { type MeltingRange, meltingRange, solidFat } from '../fat/solid-fat';
 import { cassonViscosity, SLOW_STIR } from '../flow/casson';
 import { cocoaYield } from '../flow/cocoa-yield';
-import { type FatContinuous, fatContinuous, fatContinuousViscosity } from '../flow/fat-continuous';
+import { type FatContinuous, fatContinuous } from '../flow/fat-continuous';
 import { type Phases, phases } from '../flow/phases';
 import type { ComponentVector } from '../matter/components';
 import { foldMixture, type Mixture } from '../matter/mixture';
@@ -15,6 +15,7 @@ import { fatNetworkYield, networkFat, solidFatFraction, workedFactor } from '../
 import { gelYield } from '../set/gels';
 import { bloomRisk, grain, shineIndex } from '../shine/shine-index';
 import { type Risks, risks } from '../stability/risks';
+import { type Climate, climateAt } from './climate';
 
 /** A batch with all that does not depend on temperature worked out once. */
 export interface Batch {
@@ -88,9 +89,15 @@ const TRACE_YIELD_PA = 1e-6;
  * @param history hours and °C, oldest first, ending now
  */
 export function flowAt(batch: Batch, temperatureC: number, history: ThermalHistory): Flow {
+  return flowIn(batch, climateAt(temperatureC, history));
+}
+
+/** {@link flowAt} for a climate that was prepared: sweeps over many batches read the same ones. */
+export function flowIn(batch: Batch, climate: Climate): Flow {
   const { mixture, inFat } = batch;
-  const dissolved = dissolve(mixture, batch.solvent, temperatureC);
-  const syrup = serum(mixture, dissolved, temperatureC);
+  const { temperatureC } = climate;
+  const dissolved = dissolve(mixture, batch.solvent, climate);
+  const syrup = serum(mixture, dissolved, climate);
   const room = phases(mixture, dissolved);
   const { waterContinuous, particlePacking, dropletPacking } = room;
 
@@ -99,11 +106,11 @@ export function flowAt(batch: Batch, temperatureC: number, history: ThermalHisto
 
   const byDroplets = Math.sqrt((1 - room.fat) * dropletPacking);
   const byAll = byDroplets * Math.sqrt(Math.max(1 - room.particles, 0) * particlePacking);
-  const cocoaYieldPa = cocoaYield(room.cocoa, syrup.viscosityPaS, temperatureC) * byDroplets * handling;
-  const gelYieldPa = gelYield(syrup, mixture.process, temperatureC, history) * byAll;
+  const cocoaYieldPa = cocoaYield(room.cocoa, syrup.viscosityPaS, climate.cocoaColdFactor) * byDroplets * handling;
+  const gelYieldPa = gelYield(syrup, mixture.process, climate) * byAll;
 
-  const solid = solidFat(mixture, batch.melting, temperatureC);
-  const progress = crystallised(history, waterContinuous);
+  const solid = solidFat(mixture, batch.melting, climate);
+  const progress = crystallisedAt(climate.crystalClock, waterContinuous);
   const network = networkFat(mixture, solid, progress, room.fat);
   const worked = workedFactor(mixture);
   const fatYieldPa = fatNetworkYield(network, particlePacking, worked);
@@ -113,7 +120,7 @@ export function flowAt(batch: Batch, temperatureC: number, history: ThermalHisto
 
   const plasticViscosityPaS = Math.exp(
     waterContinuous * Math.log(viscosityInWater) +
-      (1 - waterContinuous) * Math.log(fatContinuousViscosity(inFat, temperatureC)),
+      (1 - waterContinuous) * Math.log(inFat.plasticViscosityAt40PaS * climate.inFatColdFactor),
   );
   const yieldStressPa = Math.exp(
     waterContinuous * Math.log(yieldInWater + TRACE_YIELD_PA) +
@@ -148,8 +155,13 @@ export function flowAt(batch: Batch, temperatureC: number, history: ThermalHisto
  * @example stateAt(prepareBatch(mix(lines), DEFAULT_PROCESS), 36, [[0.3, 36]]).waterActivity
  */
 export function stateAt(batch: Batch, temperatureC: number, history: ThermalHistory): State {
+  return stateIn(batch, climateAt(temperatureC, history));
+}
+
+/** {@link stateAt} for a climate that was prepared. */
+export function stateIn(batch: Batch, climate: Climate): State {
   const { mixture } = batch;
-  const flow = flowAt(batch, temperatureC, history);
+  const flow = flowIn(batch, climate);
   const aw = waterActivity(mixture, flow.dissolved);
   const graininess = grain(mixture, flow.dissolved, flow.phases.waterContinuous);
   const bloom = bloomRisk(mixture, flow.solidFatFraction, flow.phases.fat);
@@ -165,5 +177,5 @@ export function stateAt(batch: Batch, temperatureC: number, history: ThermalHist
     apparentViscosityPaS: flow.apparentViscosityPaS,
     waterActivity: aw,
   };
-  return { flow, waterActivity: aw, shine: shineIndex(shared), risks: risks(shared, temperatureC) };
+  return { flow, waterActivity: aw, shine: shineIndex(shared), risks: risks(shared, climate.temperatureC) };
 }

@@ -1,5 +1,6 @@
 import type { Mixture } from '../matter/mixture';
 import { K } from '../model-constants';
+import type { Climate } from '../predict/climate';
 import { softCap24 } from '../smooth';
 import { POLYOL_NAMES, type PolyolName, polyolSolubility, SUPERSATURATES } from './polyols';
 
@@ -145,17 +146,15 @@ export function solvent(mixture: Mixture): Solvent {
  *
  * @param mixture the batch
  * @param water its solvent, from {@link solvent}
- * @param temperatureC 0-95 °C
+ * @param climate temperature and history
  */
-export function dissolve(mixture: Mixture, water: Solvent, temperatureC: number): Dissolved {
+export function dissolve(mixture: Mixture, water: Solvent, climate: Climate): Dissolved {
   const { solventWaterG } = water;
-  const soft = water.steadySoft ?? softSugars(mixture, solventWaterG, temperatureC);
-  const sucroseLimit = sucroseSolubility(temperatureC) * soft.sucroseFactor + 1e-6;
+  const soft = water.steadySoft ?? softSugars(mixture, solventWaterG, climate.temperatureC);
+  const sucroseLimit = climate.sucroseSolubility * soft.sucroseFactor + 1e-6;
   const sucroseG = softCap24(mixture.sucroseG / solventWaterG, sucroseLimit) * solventWaterG;
   const lactoseLimit =
-    LACTOSE_SUPERSATURATION *
-    lactoseSolubility(temperatureC) *
-    Math.exp((-LACTOSE_DEPRESSION * sucroseG) / solventWaterG);
+    LACTOSE_SUPERSATURATION * climate.lactoseSolubility * Math.exp((-LACTOSE_DEPRESSION * sucroseG) / solventWaterG);
   const lactoseG = softCap24(mixture.lactoseG / solventWaterG, lactoseLimit) * solventWaterG;
 
   const dissolvedG = sucroseG + lactoseG + soft.dissolvedG;

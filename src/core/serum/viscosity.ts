@@ -1,5 +1,6 @@
 import type { Mixture } from '../matter/mixture';
 import { K } from '../model-constants';
+import type { Climate } from '../predict/climate';
 import { softCap4, softCap24 } from '../smooth';
 import type { Dissolved } from './dissolved';
 
@@ -29,8 +30,18 @@ const MOLE_FRACTION_LIMIT = 0.3;
  * @see Genotelle 1978, quoted by Mathlouthi & Reiser 1995 (published)
  */
 export function sucroseSolutionViscosity(moleFraction: number, temperatureC: number): number {
-  const reducedTemperature = (30 - temperatureC) / (91 + temperatureC);
-  return 1e-3 * 10 ** (22.46 * moleFraction - 0.114 + reducedTemperature * (1.1 + 43.1 * moleFraction ** 1.25));
+  return viscosityAtReduced(moleFraction, reducedTemperature(temperatureC));
+}
+
+/** Temperature as the sugar-solution law counts it. */
+export function reducedTemperature(temperatureC: number): number {
+  return (30 - temperatureC) / (91 + temperatureC);
+}
+
+/** The law of {@link sucroseSolutionViscosity} at a reduced temperature; the power 1.25 by roots. */
+function viscosityAtReduced(moleFraction: number, reduced: number): number {
+  const power = moleFraction * Math.sqrt(Math.sqrt(moleFraction));
+  return 1e-3 * Math.exp(Math.LN10 * (22.46 * moleFraction - 0.114 + reduced * (1.1 + 43.1 * power)));
 }
 
 /**
@@ -42,9 +53,9 @@ export function sucroseSolutionViscosity(moleFraction: number, temperatureC: num
  *
  * @param mixture the batch
  * @param dissolved what its water holds at this temperature
- * @param temperatureC 0-95 °C
+ * @param climate temperature and history
  */
-export function serum(mixture: Mixture, dissolved: Dissolved, temperatureC: number): Serum {
+export function serum(mixture: Mixture, dissolved: Dissolved, climate: Climate): Serum {
   const { solventWaterG } = dissolved.solvent;
   const { share: softShare, polyolShare, polyolCrystalsG } = dissolved.soft;
   const polyolG = polyolShare ? softShare * (mixture.solidPolyolG - polyolCrystalsG) : 0;
@@ -69,7 +80,7 @@ export function serum(mixture: Mixture, dissolved: Dissolved, temperatureC: numb
   const pectinPercent = softCap4((100 * pectinG) / serumG, 6);
   const gumsPercent = softCap4((100 * gumsG) / (solventWaterG + ethanolG), 5);
 
-  let viscosityPaS = sucroseSolutionViscosity(moleFraction, temperatureC);
+  let viscosityPaS = viscosityAtReduced(moleFraction, climate.reducedTemperature);
   if (ethanolG > 0) {
     const alcohol = ethanolG / (ethanolG + solventWaterG);
     viscosityPaS *= Math.exp(4.8 * alcohol - 4.8 * alcohol * alcohol);

@@ -1,5 +1,6 @@
 import type { Process, ThermalHistory } from '../matter/process';
 import { K } from '../model-constants';
+import type { Climate } from '../predict/climate';
 import type { Serum } from '../serum/viscosity';
 import { sigmoid, softPlus } from '../smooth';
 
@@ -26,6 +27,21 @@ function ripened(history: ThermalHistory, setC: number): number {
   return hours / (hours + K.gelHalfHours);
 }
 
+/** Share of its strength a gelatin gel shows at this temperature and age, 0-1. */
+export function gelatinSetShare(temperatureC: number, history: ThermalHistory): number {
+  return sigmoid((K.gelatinSetC - temperatureC) / K.gelatinSetWidth) * ripened(history, K.gelatinSetC);
+}
+
+/** The same of pectin. */
+export function pectinSetShare(temperatureC: number, history: ThermalHistory): number {
+  return sigmoid((K.pectinSetC - temperatureC) / 4) * ripened(history, K.pectinSetC);
+}
+
+/** How much firmer a starch paste is cold than hot, 1-2.5. */
+export function starchColdFactor(temperatureC: number): number {
+  return 1 + 1.5 * sigmoid((40 - temperatureC) / 6);
+}
+
 /**
  * Yield stress that gelatin, pectin, cooked starch and gums give the serum, before particles amplify it.
  *
@@ -34,11 +50,10 @@ function ripened(history: ThermalHistory, setC: number): number {
  *
  * @param serum its thickeners
  * @param process gelatin strength
- * @param temperatureC °C of the reading
- * @param history hours and °C, oldest first, ending now
+ * @param climate temperature and history
  * @returns Pa, 0 or more
  */
-export function gelYield(serum: Serum, process: Process, temperatureC: number, history: ThermalHistory): number {
+export function gelYield(serum: Serum, process: Process, climate: Climate): number {
   const { gelatinPercent, pectinPercent, starchPercent, gumsPercent } = serum;
   let yieldPa = 0;
   if (gelatinPercent > 0) {
@@ -48,19 +63,14 @@ export function gelYield(serum: Serum, process: Process, temperatureC: number, h
       (process.bloomG / 200) *
       effective *
       effective *
-      sigmoid((K.gelatinSetC - temperatureC) / K.gelatinSetWidth) *
-      ripened(history, K.gelatinSetC) *
+      climate.gelatinSetShare *
       (gelatinPercent / (gelatinPercent + 0.05));
   }
   if (pectinPercent > 0) {
-    yieldPa +=
-      K.pectinYield *
-      (pectinPercent + 1e-9) ** 2.5 *
-      sigmoid((K.pectinSetC - temperatureC) / 4) *
-      ripened(history, K.pectinSetC);
+    yieldPa += K.pectinYield * (pectinPercent + 1e-9) ** 2.5 * climate.pectinSetShare;
   }
   if (starchPercent > 0) {
-    yieldPa += K.starchYield * (starchPercent + 1e-9) ** 3.5 * (1 + 1.5 * sigmoid((40 - temperatureC) / 6));
+    yieldPa += K.starchYield * (starchPercent + 1e-9) ** 3.5 * climate.starchColdFactor;
   }
   if (gumsPercent > 0) yieldPa += 7 * (gumsPercent + 1e-9) ** 1.5;
   return yieldPa;

@@ -1,5 +1,6 @@
-import { crystallised } from '../fat/crystallisation';
+import { crystallisedAt } from '../fat/crystallisation';
 import { solidFat } from '../fat/solid-fat';
+import { climateAt } from '../predict/climate';
 import type { Batch } from '../predict/state';
 import { solidFatFraction } from './fat-network';
 
@@ -35,8 +36,9 @@ export function heatProperties(batch: Batch): HeatProperties {
 
 /** Share of the fat that is solid after two days at a temperature. */
 function restingSolidFat(batch: Batch, temperatureC: number, waterContinuous: number): number {
-  const solid = solidFat(batch.mixture, batch.melting, temperatureC);
-  return solidFatFraction(batch.mixture, solid, crystallised([[REST_HOURS, temperatureC]], waterContinuous));
+  const climate = climateAt(temperatureC, [[REST_HOURS, temperatureC]]);
+  const solid = solidFat(batch.mixture, batch.melting, climate);
+  return solidFatFraction(batch.mixture, solid, crystallisedAt(climate.crystalClock, waterContinuous));
 }
 
 /**

@@ -260,7 +260,12 @@ describe('a balance that cannot land', () => {
     );
     const result = balance(formula);
     expect(result.status).toBe('nearest');
-    expect(result.inTheWay).toContainEqual({ kind: 'lock', line: 0, ingredient: 'dark-couverture-60', enough: 'alone' });
+    expect(result.inTheWay).toContainEqual({
+      kind: 'lock',
+      line: 0,
+      ingredient: 'dark-couverture-60',
+      enough: 'alone',
+    });
     expect(result.inTheWay).toContainEqual({ kind: 'total', enough: 'alone' });
     expectKept(formula, result);
     const unlocked = formulaOf(

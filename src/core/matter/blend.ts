@@ -1,0 +1,86 @@
+import { solveQuadraticProgram } from '../quadratic-program';
+import { COMPONENT_INDEX, type ComponentName, type ComponentVector } from './components';
+
+/** What a blend can be aimed at, % of its mass. */
+export type BlendAim = 'cocoaPercent' | 'fatPercent';
+
+const PARTS: Record<BlendAim, readonly ComponentName[]> = {
+  cocoaPercent: ['cocoa_butter', 'cocoa_solids'],
+  fatPercent: ['cocoa_butter', 'milk_fat', 'lauric_fat', 'liquid_oil', 'hard_fat'],
+};
+
+/** One thing to blend. */
+export interface BlendPart {
+  /** what 1 g of it is made of */
+  readonly perGram: ComponentVector;
+  /** what the pack says of the aim, %, where it says so: goes before the composition */
+  readonly labelled?: number | undefined;
+  /** g in stock; any amount when left out */
+  readonly stockG?: number | undefined;
+}
+
+/** How a blend came out. */
+export type Blend =
+  | { readonly possible: true; readonly grams: readonly number[]; readonly reached: number }
+  | { readonly possible: false; readonly least: number; readonly most: number; readonly reason: 'aim' | 'stock' };
+
+/** % of the aim in a part. */
+export function aimOf(part: BlendPart, aim: BlendAim): number {
+  if (part.labelled !== undefined) return part.labelled;
+  return 100 * PARTS[aim].reduce((sum, name) => sum + (part.perGram[COMPONENT_INDEX[name]] as number), 0);
+}
+
+/** The lowest and highest aim that the stock allows: fill up from one end. */
+function extreme(values: readonly number[], stock: readonly number[], totalG: number, sign: 1 | -1): number {
+  const order = values.map((_, i) => i).sort((a, b) => sign * ((values[a] as number) - (values[b] as number)));
+  let left = totalG;
+  let sum = 0;
+  for (const i of order) {
+    const take = Math.min(left, stock[i] as number);
+    sum += take * (values[i] as number);
+    left -= take;
+  }
+  return sum / (totalG - left);
+}
+
+/**
+ * Blends two or more chocolates (or creams) to an exact cocoa % (or fat %), as evenly as that allows, out of what is in stock.
+ *
+ * @param parts two or more
+ * @param aim what is aimed at
+ * @param target %, 0-100
+ * @param totalG g wanted, above 0
+ * @returns grams of each (exact; weigh to a tenth), or between what limits it is possible
+ * @see Goldfarb & Idnani 1983 (quadratic program: the smallest sum of squared shares)
+ */
+export function blend(parts: readonly BlendPart[], aim: BlendAim, target: number, totalG: number): Blend {
+  const values = parts.map((part) => aimOf(part, aim));
+  const stock = parts.map(({ stockG }) => Math.min(stockG ?? totalG, totalG));
+  const [least, most] = [extreme(values, stock, totalG, 1), extreme(values, stock, totalG, -1)];
+  if (stock.reduce((sum, g) => sum + g, 0) < totalG - 1e-9) return { possible: false, least, most, reason: 'stock' };
+  if (target < least - 1e-9 || target > most + 1e-9) {
+    const inside = target >= Math.min(...values) && target <= Math.max(...values);
+    return { possible: false, least, most, reason: inside ? 'stock' : 'aim' };
+  }
+  const unit = (k: number, sign: number) => parts.map((_, i) => (i === k ? sign : 0));
+  const sameValue = Math.max(...values) - Math.min(...values) < 1e-9;
+  const shares = solveQuadraticProgram({
+    quadratic: parts.map((_, i) => unit(i, 2)),
+    linear: parts.map(() => 0),
+    equalities: [
+      { row: parts.map(() => 1), equals: 1 },
+      ...(sameValue ? [] : [{ row: values.map((value) => value / 100), equals: target / 100 }]),
+    ],
+    inequalities: parts.flatMap((_, i) => [
+      { row: unit(i, 1), least: 0 },
+      { row: unit(i, -1), least: -(stock[i] as number) / totalG },
+    ]),
+  });
+  if (!shares) return { possible: false, least, most, reason: 'stock' };
+  const grams = shares.map((share) => Math.max(share, 0) * totalG);
+  return {
+    possible: true,
+    grams,
+    reached: grams.reduce((sum, g, i) => sum + g * (values[i] as number), 0) / totalG,
+  };
+}

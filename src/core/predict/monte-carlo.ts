@@ -1,0 +1,190 @@
+import { readGate } from '../balance/gates';
+import { type GateQuantity, quantityOf } from '../balance/quantities';
+import { SLOW_STIR } from '../flow/casson';
+import { COMPONENT_COUNT } from '../matter/components';
+import { mix } from '../matter/mixing';
+import { normalNumbers, seededNumbers } from '../random';
+import { climateAt } from './climate';
+import { curveClimates } from './curve';
+import { flowDoubt, indexDoubt, type ModelDoubt, modelDoubt } from './doubt';
+import type { Formula } from './formula';
+import { inputDoubts } from './input-doubt';
+import { type Flow, flowIn, prepareBatch, type State, stateIn } from './state';
+
+/** Where eight batches in ten fall. */
+export interface DoubtBand {
+  readonly low: number;
+  readonly high: number;
+}
+
+/** Quantities whose band is given at every moment, gated or not. */
+export const MOMENT_QUANTITIES = [
+  'apparentViscosityPaS',
+  'yieldStressPa',
+  'resistancePa',
+  'shine',
+  'waterActivity',
+] as const satisfies readonly GateQuantity[];
+
+export type MomentQuantity = (typeof MOMENT_QUANTITIES)[number];
+
+/** What is not known of a formula, by many draws. */
+export interface Doubt {
+  /** how many draws stand behind it */
+  readonly draws: number;
+  readonly curve: {
+    readonly temperatureC: Float64Array;
+    readonly lowPa: Float64Array;
+    readonly highPa: Float64Array;
+  };
+  /** by moment, in the formula's order */
+  readonly moments: readonly Readonly<Record<MomentQuantity, DoubtBand>>[];
+  /** by gate, in the formula's order */
+  readonly gates: readonly (DoubtBand & { readonly chance: number })[];
+  /** that every gate lands, 0-1 */
+  readonly chance: number;
+}
+
+export interface DoubtOptions {
+  /** h the curve has rested at each temperature */
+  readonly restedHours: number;
+  readonly seed: number;
+  readonly draws: number;
+}
+
+const LOW = 0.1;
+const HIGH = 0.9;
+
+/** The band of samples: their first and last tenth left out. Sorts them. */
+function bandOf(samples: Float64Array): DoubtBand {
+  samples.sort();
+  const at = (share: number) => samples[Math.round(share * (samples.length - 1))] as number;
+  return { low: at(LOW), high: at(HIGH) };
+}
+
+/** How far off the model is in one draw, in standard deviations. */
+interface ModelError {
+  readonly warm: number;
+  readonly cold: number;
+  readonly waterActivity: number;
+  readonly shine: number;
+}
+
+/** A flow as it would really be if the model were off by this much. */
+function offFlow(flow: Flow, doubt: ModelDoubt, error: ModelError) {
+  const by = flowDoubt(flow, doubt);
+  const plasticViscosityPaS = flow.plasticViscosityPaS * Math.exp(by.viscosityByWarm * error.warm);
+  const yieldStressPa = flow.yieldStressPa * Math.exp(by.yieldByWarm * error.warm + by.yieldByCold * error.cold);
+  const root = Math.sqrt(yieldStressPa) + Math.sqrt(SLOW_STIR * plasticViscosityPaS);
+  return {
+    plasticViscosityPaS,
+    yieldStressPa,
+    resistancePa: root * root,
+    apparentViscosityPaS: (root * root) / SLOW_STIR,
+  };
+}
+
+/** A state as it would really be if the model were off by this much. */
+function offState(state: State, doubt: ModelDoubt, error: ModelError): State {
+  const sd = indexDoubt(doubt);
+  const odds = (state.shine / (100 - state.shine)) * Math.exp(sd.shine * error.shine);
+  return {
+    ...state,
+    flow: { ...state.flow, ...offFlow(state.flow, doubt, error) },
+    waterActivity: Math.min(Math.max(state.waterActivity + sd.waterActivity * error.waterActivity, 0), 1),
+    shine: (100 * odds) / (1 + odds),
+  };
+}
+
+/**
+ * Draws formulas as they may really be in the pan, predicts each, and gives the bands and the chance to land.
+ *
+ * What is drawn: amounts by scale or measure and compositions ({@link inputDoubts}), and the model's own error for warm flow, fat set, water
+ * activity and shine. Temperatures are taken as read.
+ *
+ * A generator, so that a worker can tell how far it is and leave off: it yields the share done about every 64 draws.
+ *
+ * @param formula mass above 0
+ * @param options `draws` 100 or more; the same seed gives the same answer
+ */
+export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<number, Doubt> {
+  const { draws, seed, restedHours } = options;
+  const normal = normalNumbers(seededNumbers(seed));
+  const base = mix(formula.lines);
+  const directions = inputDoubts(formula.lines);
+  const climates = curveClimates(restedHours);
+  const momentClimates = formula.moments.map(({ temperatureC, history }) => climateAt(temperatureC, history));
+  const massG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
+  const cost = formula.lines.reduce((sum, line) => sum + line.grams * (line.priceEurPerKg ?? 0), 0);
+  const subjectOf = formula.gates.map((gate) => formula.moments.findIndex(({ name }) => name === gate.moment));
+
+  const samples = () => new Float64Array(draws);
+  const curve = climates.map(samples);
+  const moments = formula.moments.map(() => MOMENT_QUANTITIES.map(samples));
+  const gates = formula.gates.map(samples);
+  const landings = new Array<number>(formula.gates.length).fill(0);
+  let allLand = 0;
+
+  const grams = new Float64Array(COMPONENT_COUNT);
+  for (let draw = 0; draw < draws; draw++) {
+    grams.set(base);
+    for (const direction of directions) {
+      const z = normal();
+      for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = (grams[i] as number) + z * (direction[i] as number);
+    }
+    for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = Math.max(grams[i] as number, 0);
+    const batch = prepareBatch(grams, formula.process);
+    const doubt = modelDoubt(batch.mixture);
+    const error = { warm: normal(), cold: normal(), waterActivity: normal(), shine: normal() };
+    climates.forEach((climate, i) => {
+      (curve[i] as Float64Array)[draw] = offFlow(flowIn(batch, climate), doubt, error).resistancePa;
+    });
+    const subjects = momentClimates.map((climate) => ({
+      mixture: batch.mixture,
+      state: offState(stateIn(batch, climate), doubt, error),
+      costEurPerKg: cost / massG,
+    }));
+    subjects.forEach((subject, m) => {
+      MOMENT_QUANTITIES.forEach((quantity, q) => {
+        (moments[m]?.[q] as Float64Array)[draw] = quantityOf(subject, quantity);
+      });
+    });
+    let lands = true;
+    formula.gates.forEach((gate, g) => {
+      const subject = subjects[subjectOf[g] as number];
+      const value = subject ? quantityOf(subject, gate.quantity) : Number.NaN;
+      (gates[g] as Float64Array)[draw] = value;
+      if (readGate(gate, value).lands) landings[g] = (landings[g] as number) + 1;
+      else lands = false;
+    });
+    if (lands) allLand++;
+    if (draw % 64 === 63) yield draw / draws;
+  }
+
+  const bands = curve.map(bandOf);
+  return {
+    draws,
+    curve: {
+      temperatureC: Float64Array.from(climates, ({ temperatureC }) => temperatureC),
+      lowPa: Float64Array.from(bands, ({ low }) => low),
+      highPa: Float64Array.from(bands, ({ high }) => high),
+    },
+    moments: moments.map(
+      (byQuantity) =>
+        Object.fromEntries(
+          MOMENT_QUANTITIES.map((quantity, q) => [quantity, bandOf(byQuantity[q] as Float64Array)]),
+        ) as Record<MomentQuantity, DoubtBand>,
+    ),
+    gates: gates.map((values, g) => ({ ...bandOf(values), chance: (landings[g] as number) / draws })),
+    chance: allLand / draws,
+  };
+}
+
+/** {@link drawDoubt} to its end at once. */
+export function monteCarlo(formula: Formula, options: DoubtOptions): Doubt {
+  const drawing = drawDoubt(formula, options);
+  for (;;) {
+    const step = drawing.next();
+    if (step.done) return step.value;
+  }
+}
