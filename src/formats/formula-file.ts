@@ -38,6 +38,10 @@ export const lineSchema = z
     locked: z.boolean({ error: 'must be true or false' }).default(false),
     minGrams: grams.optional(),
     maxGrams: grams.optional(),
+    /** rows with the same letter keep their proportion in a balance */
+    tie: z.string().trim().min(1).max(12).optional(),
+    /** measured out with cups, spoons or by the piece, not weighed */
+    byVolume: z.boolean({ error: 'must be true or false' }).optional(),
   })
   .refine((line) => line.maxGrams === undefined || (line.minGrams ?? 0) <= line.maxGrams, {
     error: 'minGrams must not be more than maxGrams',
@@ -85,6 +89,12 @@ export const gateSchema = z
     quantity: z.enum(GATE_QUANTITIES, { error: `must be one of ${GATE_QUANTITIES.join(', ')}` }),
     low: z.number({ error: 'must be a number' }).min(0, 'must be 0 or more').max(1e9).optional(),
     high: z.number({ error: 'must be a number' }).positive('must be above 0').max(1e9).optional(),
+    /** how much a miss counts beside the others when not all can be met */
+    weight: z
+      .number({ error: 'must be a number' })
+      .min(0.1, 'must be 0.1 to 10')
+      .max(10, 'must be 0.1 to 10')
+      .optional(),
   })
   .refine((gate) => gate.low !== undefined || gate.high !== undefined, { error: 'must have a low or a high edge' })
   .refine((gate) => gate.high === undefined || (gate.low ?? 0) < gate.high, {
@@ -115,7 +125,11 @@ export const formulaFileSchema = z
     ingredients: z
       .record(
         z.string().max(80).regex(SAFE_ID, 'is not a usable id'),
-        z.object({ name: name(120), components: compositionSchema }),
+        z.object({
+          name: name(120),
+          components: compositionSchema,
+          priceEurPerKg: z.number().min(0).max(1e6).optional(),
+        }),
       )
       .default({}),
     process: processSchema.prefault({}),

@@ -1,10 +1,17 @@
 import { type ComponentVector, type Composition, compositionVector } from '@/core/matter/components';
-import type { Formula } from '@/core/predict/formula';
-import { type FormulaFile, FormulaFileError } from './formula-file';
+import { formIn, gramsPerMl, measureDoubt } from '@/core/matter/measures';
+import type { Formula, FormulaLine } from '@/core/predict/formula';
+import { type FileLine, type FormulaFile, FormulaFileError } from './formula-file';
+import { doubtKindOf, type Ingredient } from './ingredient';
 
-/** Anything that knows what larder ingredients are made of: a composition by id. */
+/** As much of a larder ingredient as a formula needs; more makes cost and doubt known. */
+export type LarderIngredient = { readonly name: string; readonly components: Composition } & Partial<
+  Pick<Ingredient, 'group' | 'priceEurPerKg' | 'measures' | 'pieces' | 'densityGPerMl'>
+>;
+
+/** Anything that knows larder ingredients by id. */
 export interface LarderComposition {
-  get(id: string): { readonly name: string; readonly components: Composition } | undefined;
+  get(id: string): LarderIngredient | undefined;
 }
 
 const vectors = new WeakMap<object, ComponentVector>();
@@ -19,6 +26,19 @@ function vectorOf(components: Composition): ComponentVector {
   return vector;
 }
 
+/** Doubt of a line that is measured out by volume: by its form, or the usual one of its kind. */
+function volumeDoubt(line: FileLine, known: LarderIngredient): FormulaLine['measured'] {
+  if (!line.byVolume) return undefined;
+  const measurable = {
+    measures: known.measures ?? {},
+    pieces: known.pieces ?? {},
+    densityGPerMl: known.densityGPerMl ?? null,
+  };
+  const form = formIn(measurable, line.form);
+  const perMl = gramsPerMl(measurable, form);
+  return { lnSd: measureDoubt(perMl !== undefined && line.grams / perMl < 60 ? 'tbsp' : 'cup', form) };
+}
+
 /** The part of a formula file that prediction needs. */
 export type ResolvableFormula = Pick<FormulaFile, 'lines' | 'ingredients' | 'process' | 'moments' | 'gates'>;
 
@@ -29,15 +49,21 @@ export type ResolvableFormula = Pick<FormulaFile, 'lines' | 'ingredients' | 'pro
  */
 export function resolveFormula(file: ResolvableFormula, larder: LarderComposition): Formula {
   return {
-    lines: file.lines.map((line, index) => {
+    lines: file.lines.map((line, index): FormulaLine => {
       const own = Object.hasOwn(file.ingredients, line.ingredient) ? file.ingredients[line.ingredient] : undefined;
-      const known = own ?? larder.get(line.ingredient);
+      const known: LarderIngredient | undefined = own ?? larder.get(line.ingredient);
       if (!known) {
         throw new FormulaFileError(
           `lines[${index}].ingredient: "${line.ingredient}" is neither in the file's ingredients nor in the larder`,
         );
       }
-      return { ...line, perGram: vectorOf(known.components) };
+      return {
+        ...line,
+        perGram: vectorOf(known.components),
+        priceEurPerKg: known.priceEurPerKg ?? undefined,
+        kind: known.group ? doubtKindOf({ group: known.group }) : 'other',
+        measured: volumeDoubt(line, known),
+      };
     }),
     process: file.process,
     moments: file.moments,

@@ -1,5 +1,6 @@
 import { type Formula, type Prediction, predictFormula } from '../predict/formula';
 import { exchangeSteps } from './exchange';
+import { type Fillable, roundToFillings } from './household';
 import { type Obstacle, obstacles } from './obstacles';
 import { balanceProblem, CHANGE_SHARE_OF_BATCH, reachOf } from './problem';
 import { roundToScale } from './rounding';
@@ -8,6 +9,14 @@ import { type Found, type Point, passes, search } from './search';
 /** Weighted ln units by which gates are moved inward, tried in turn until the rounded result lands. */
 const INWARD = [0.02, 0.05, 0.1];
 const STARTS = 8;
+
+/** How to balance. */
+export interface BalanceOptions {
+  /** cups and spoons to round to, instead of the scale */
+  readonly fillable?: Fillable | undefined;
+  /** false leaves out what stands in the way, which takes as long as several balances */
+  readonly explain?: boolean | undefined;
+}
 
 /** What a balance came to. */
 export interface BalanceResult {
@@ -125,13 +134,22 @@ function landing(formula: Formula): { result?: BalanceResult; found: Found } {
  * A formula that lands already is left alone. The result is rounded to what the scale shows and still lands. When nothing lands, the
  * nearest is given, and what stands in the way is named.
  *
- * @param formula mass above 0; locked lines stay
+ * @param formula mass above 0; locked lines stay, tied lines keep their proportion
+ * @param options household measures to round to (the total then moves), and whether to explain
  * @returns the same answer for the same request
  * @throws {RangeError} the pan is empty, or a gate names a moment that is not there
  * @see Goldfarb & Idnani 1983 (the quadratic program inside); sequential quadratic programming as in Nocedal & Wright 2006
  * @example balance(formula).grams
  */
-export function balance(formula: Formula): BalanceResult {
+export function balance(formula: Formula, options: BalanceOptions = {}): BalanceResult {
+  const result = balanceOnScale(formula, options);
+  if (!options.fillable || result.change === 0) return result;
+  const grams = roundToFillings(formula, result.grams, options.fillable);
+  return resultOf(formula, grams, result.inTheWay);
+}
+
+/** {@link balance} in grams, rounded to what the scale shows. */
+function balanceOnScale(formula: Formula, { explain = true }: BalanceOptions): BalanceResult {
   const asItIs = resultOf(
     formula,
     formula.lines.map((line) => line.grams),
@@ -144,6 +162,6 @@ export function balance(formula: Formula): BalanceResult {
 
   const point = found.landing ?? found.nearest;
   const grams = (point && roundings(formula, point, [...COARSE, ...FINE])[0]) ?? asItIs.grams;
-  const inTheWay = obstacles(formula, withGrams(formula, grams));
+  const inTheWay = explain ? obstacles(formula, withGrams(formula, grams)) : [];
   return resultOf(formula, grams, inTheWay);
 }

@@ -100,15 +100,6 @@ function comesTo(field: LabelField, grams: ArrayLike<number>): number {
   return sum;
 }
 
-/** How far a typical kind is from a label, in tolerances. */
-function distance(kind: TypicalKind, label: PackLabel): number {
-  const grams = compositionVector(kind.composition).map((part) => 100 * part);
-  return given(label).reduce(
-    (sum, field) => sum + ((comesTo(field, grams) - (label[field] as number)) / (TOLERANCE[field] + 2)) ** 2,
-    0,
-  );
-}
-
 /** Room a component has around the typical kind, g per 100 g (J). */
 const roomOf = (typical: number) => 0.15 * typical + 0.3;
 /** Beyond this many tolerances a value counts as not met. */
@@ -144,43 +135,43 @@ export function labelFaults(label: PackLabel): LabelFault[] {
   return faults;
 }
 
-/**
- * Works a composition out of a pack label: the one closest to the nearest typical kind that meets the label.
- *
- * Constrained least squares: each printed value within its rounding, each component near the typical kind's, none negative, 100 g in all. Only
- * components of the typical kind are used.
- *
- * @param label at least one value
- * @param kinds one or more; the nearest is taken
- * @throws {RangeError} no kind to start from
- */
-export function compositionFromLabel(label: PackLabel, kinds: readonly TypicalKind[]): FromLabel {
-  const kind = kinds.reduce<TypicalKind | undefined>(
-    (best, next) => (!best || distance(next, label) < distance(best, label) ? next : best),
-    undefined,
-  );
-  if (!kind) throw new RangeError('there is no typical ingredient to start from');
-  const typical = compositionVector(kind.composition).map((part) => 100 * part);
-  const used = COMPONENT_NAMES.flatMap((_, i) => ((typical[i] as number) > 0 ? [i] : []));
-  const fields = given(label);
-  const room = used.map((i) => roomOf(typical[i] as number));
+/** One typical kind bent towards a label. */
+interface Bent {
+  readonly kind: string;
+  /** places of the components the kind has */
+  readonly used: readonly number[];
+  readonly typical: Float64Array;
+  /** g per 100 g */
+  readonly found: Float64Array;
+  /** squared misses of the label and departures from the kind, each in its own tolerance */
+  readonly strain: number;
+}
 
-  const quadratic = used.map((i, a) =>
-    used.map((j, b) => {
-      let sum = a === b ? 2 / (room[a] as number) ** 2 : 0;
-      for (const field of fields) {
-        sum += (2 * (rowOf(field)[i] as number) * (rowOf(field)[j] as number)) / TOLERANCE[field] ** 2;
-      }
-      return sum;
-    }),
+/** The composition closest to a typical kind that meets a label: constrained least squares, none negative, 100 g in all. */
+function bend({ id, composition }: TypicalKind, label: PackLabel): Bent {
+  const typical = compositionVector(composition).map((part) => 100 * part);
+  const used = COMPONENT_NAMES.flatMap((_, i) => ((typical[i] as number) > 0 ? [i] : []));
+  // Every condition is a row that should come to a value within a tolerance: the label's fields, and each component as is typical.
+  const conditions = [
+    ...given(label).map((field) => ({
+      row: used.map((i) => rowOf(field)[i] as number),
+      value: label[field] as number,
+      within: TOLERANCE[field],
+    })),
+    ...used.map((i, a) => ({
+      row: used.map((_, b) => (a === b ? 1 : 0)),
+      value: typical[i] as number,
+      within: roomOf(typical[i] as number),
+    })),
+  ];
+  const quadratic = used.map((_, a) =>
+    used.map((__, b) =>
+      conditions.reduce((sum, { row, within }) => sum + (2 * (row[a] as number) * (row[b] as number)) / within ** 2, 0),
+    ),
   );
-  const linear = used.map((i, a) => {
-    let sum = (-2 * (typical[i] as number)) / (room[a] as number) ** 2;
-    for (const field of fields) {
-      sum -= (2 * (rowOf(field)[i] as number) * (label[field] as number)) / TOLERANCE[field] ** 2;
-    }
-    return sum;
-  });
+  const linear = used.map((_, a) =>
+    conditions.reduce((sum, { row, value, within }) => sum - (2 * (row[a] as number) * value) / within ** 2, 0),
+  );
   const solution = solveQuadraticProgram({
     quadratic,
     linear,
@@ -191,15 +182,38 @@ export function compositionFromLabel(label: PackLabel, kinds: readonly TypicalKi
   used.forEach((i, a) => {
     found[i] = Math.max(solution?.[a] ?? (typical[i] as number), 0);
   });
-  const composition = Object.fromEntries(
-    used.map((i) => [COMPONENT_NAMES[i] as ComponentName, Math.round((found[i] as number) * 100) / 100]),
-  ) as Composition;
-  const bound = (i: number) =>
+  const strain = conditions.reduce((sum, { row, value, within }) => {
+    const got = row.reduce((total, factor, a) => total + factor * (found[used[a] as number] as number), 0);
+    return sum + ((got - value) / within) ** 2;
+  }, 0);
+  return { kind: id, used, typical, found, strain };
+}
+
+/**
+ * Works a composition out of a pack label: of all typical kinds the one that has to be bent least to meet it, bent.
+ *
+ * Constrained least squares: each printed value within its rounding, each component near the typical kind's, none negative, 100 g in all. Only
+ * components of the typical kind are used.
+ *
+ * @param label at least one value
+ * @param kinds one or more
+ * @throws {RangeError} no kind to start from
+ */
+export function compositionFromLabel(label: PackLabel, kinds: readonly TypicalKind[]): FromLabel {
+  const best = kinds
+    .map((kind) => bend(kind, label))
+    .reduce<Bent | undefined>((least, next) => (!least || next.strain < least.strain ? next : least), undefined);
+  if (!best) throw new RangeError('there is no typical ingredient to start from');
+  const { used, typical, found } = best;
+  const fields = given(label);
+  const isBound = (i: number) =>
     fields.some((field) => Math.abs(rowOf(field)[i] as number) * roomOf(typical[i] as number) > TOLERANCE[field] / 2);
   return {
-    composition,
-    kind: kind.id,
-    assumed: used.flatMap((i) => (bound(i) ? [] : [COMPONENT_NAMES[i] as ComponentName])),
+    composition: Object.fromEntries(
+      used.map((i) => [COMPONENT_NAMES[i] as ComponentName, Math.round((found[i] as number) * 100) / 100]),
+    ) as Composition,
+    kind: best.kind,
+    assumed: used.flatMap((i) => (isBound(i) ? [] : [COMPONENT_NAMES[i] as ComponentName])),
     unmet: fields.flatMap((field) => {
       const [wanted, got] = [label[field] as number, comesTo(field, found)];
       return Math.abs(wanted - got) > MET * TOLERANCE[field] ? [{ field, wanted, got }] : [];

@@ -202,3 +202,36 @@ export function kitchenAmount(
     lnSd: measureDoubt(step.unit, form),
   };
 }
+
+/**
+ * The grams of an ingredient a cook can fill around an amount: quarter cups, whole tablespoons up to half a cup, half teaspoons up to a
+ * tablespoon; leaves, sticks and eggs counted by halves.
+ *
+ * @param grams g wanted, above 0
+ * @returns rising; `undefined` when nothing but the scale measures it, or the system has no volumes
+ */
+export function fillings(
+  ingredient: Measurable,
+  grams: number,
+  system: MeasureSystem,
+  form?: string,
+): number[] | undefined {
+  if (system !== 'cups' && system !== 'usCups') return undefined;
+  const perMl = gramsPerMl(ingredient, form);
+  const cup = system === 'cups' ? VOLUMES.cup : VOLUMES.usCup;
+  const piece = COUNTED.find((name) => Object.hasOwn(ingredient.pieces, name));
+  const steps: readonly { one: number; most: number }[] = piece
+    ? [{ one: (ingredient.pieces[piece] as number) / 2, most: 400 }]
+    : perMl === undefined
+      ? []
+      : [
+          { one: (perMl * VOLUMES.tsp) / 2, most: 5 },
+          { one: perMl * VOLUMES.tbsp, most: Math.floor(cup / 2 / VOLUMES.tbsp) },
+          { one: (perMl * cup) / 4, most: 400 },
+        ];
+  const found = steps.flatMap(({ one, most }) => {
+    const near = Math.round(grams / one);
+    return [near - 2, near - 1, near, near + 1, near + 2].filter((n) => n >= 1 && n <= most).map((n) => n * one);
+  });
+  return found.length > 0 ? found.sort((a, b) => a - b) : undefined;
+}

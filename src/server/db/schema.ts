@@ -24,12 +24,19 @@ export const ingredients = pgTable('ingredients', {
   pieces: jsonb().$type<Ingredient['pieces']>().notNull(),
   densityGPerMl: doublePrecision('density_g_per_ml'),
   cocoaPercent: doublePrecision('cocoa_percent'),
+  gelatinBloomG: doublePrecision('gelatin_bloom_g'),
+  ph: doublePrecision(),
   allergens: jsonb().$type<Ingredient['allergens']>().notNull(),
   vegan: boolean().notNull(),
   priceEurPerKg: doublePrecision('price_eur_per_kg'),
+  stockG: doublePrecision('stock_g'),
   keeps: text().notNull(),
   caution: text().notNull(),
+  note: text().notNull().default(''),
   source: text().notNull(),
+  origin: text().$type<Ingredient['origin']>().notNull().default('typical'),
+  /** counts changes, so that a stale one is told */
+  revision: integer().notNull().default(1),
 });
 
 /** Formulas. `revision` counts saves, so that a stale save is told. `deletedAt` keeps a deleted formula for undo. */
@@ -65,6 +72,8 @@ export const formulaLines = pgTable(
     locked: boolean().notNull(),
     minGrams: doublePrecision('min_grams'),
     maxGrams: doublePrecision('max_grams'),
+    tie: text(),
+    byVolume: boolean('by_volume'),
   },
   (table) => [
     primaryKey({ columns: [table.formulaId, table.position] }),

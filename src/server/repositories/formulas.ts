@@ -40,6 +40,8 @@ function toStored(row: FormulaRow, lines: readonly LineRow[]): StoredFormula {
         locked: line.locked,
         minGrams: line.minGrams ?? undefined,
         maxGrams: line.maxGrams ?? undefined,
+        tie: line.tie ?? undefined,
+        byVolume: line.byVolume ?? undefined,
       })),
       ingredients: row.ownIngredients,
       process: row.process,
@@ -73,6 +75,8 @@ function lineRows(formulaId: string, file: FormulaFile) {
     locked: line.locked,
     minGrams: line.minGrams ?? null,
     maxGrams: line.maxGrams ?? null,
+    tie: line.tie ?? null,
+    byVolume: line.byVolume ?? null,
   }));
 }
 

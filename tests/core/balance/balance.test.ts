@@ -5,9 +5,10 @@ import type { Gate } from '@/core/balance/gates';
 import { reachOf } from '@/core/balance/problem';
 import { roundToScale, scaleStep } from '@/core/balance/rounding';
 import { findUse, USES } from '@/core/balance/uses';
+import { fillings } from '@/core/matter/measures';
 import { predictFormula } from '@/core/predict/formula';
 import reference from '../../support/check-vectors.json';
-import { formulaOf } from '../../support/kitchen';
+import { formulaOf, larder } from '../../support/kitchen';
 
 const gate = (moment: string, quantity: Gate['quantity'], low?: number, high?: number): Gate => ({
   moment,
@@ -374,5 +375,102 @@ describe('the uses', () => {
       });
     }
     expect(USES).toHaveLength(Object.keys(reference.bands).length);
+  });
+});
+
+describe('a balance with more than flow', () => {
+  const rows = TEN.map(([id, grams]) => [id, grams] as const);
+
+  it('reaches taste, cocoa, alcohol, cost and risk together', () => {
+    const gates = [
+      gate('pour', 'apparentViscosityPaS', 0.8, 4),
+      gate('fridge', 'yieldStressPa', 300, 4000),
+      gate('pour', 'shine', 60),
+      gate('pour', 'waterActivity', undefined, 0.91),
+      gate('pour', 'sweetness', 18, 30),
+      gate('pour', 'cocoaPercent', 22, 30),
+      gate('pour', 'alcoholPercentVol', undefined, 0.5),
+      gate('fridge', 'grainyRisk', undefined, 0.2),
+    ];
+    const formula = formulaOf(rows, gates);
+    const result = balance(formula);
+    expectKept(formula, result);
+    expect(result.status).toBe('lands');
+    const dear = formulaOf(rows, [
+      gate('pour', 'costEurPerKg', undefined, 0.9 * (predictFormula(formula)?.costEurPerKg ?? 0)),
+    ]);
+    expect(predictFormula(formula)?.costEurPerKg).toBeGreaterThan(3);
+    expect(balance(dear).status).toBe('lands');
+  });
+
+  it('brings an alcohol limit of nothing down by leaving the spirit out', () => {
+    const result = balance(formulaOf(rows, [gate('pour', 'alcoholPercentVol', undefined, 0.001)]));
+    expect(result.status).toBe('lands');
+    expect(result.grams[6]).toBe(0);
+  });
+
+  it('keeps the proportion of tied rows', () => {
+    const formula = formulaOf(
+      TEN.map(
+        ([id, grams]) =>
+          [id, grams, id === 'sugar-granulated' || id === 'cocoa-alkalised-22' ? { tie: 'a' } : {}] as const,
+      ),
+      [gate('fridge', 'yieldStressPa', 300, 2500)],
+    );
+    const result = balance(formula);
+    expect(result.status).toBe('lands');
+    expect((result.grams[4] as number) / (result.grams[8] as number)).toBeCloseTo(1.8, 1);
+  });
+
+  it('leaves a heavier gate missed by less', () => {
+    const two = [
+      ['dark-couverture-60', 200],
+      ['cream-35', 200],
+    ] as const;
+    const ask = (weight: number) =>
+      balance(
+        formulaOf(two, [
+          { ...gate('pour', 'apparentViscosityPaS', 3, 4), weight },
+          gate('fridge', 'yieldStressPa', 100, 300),
+        ]),
+      ).prediction.gates[0]?.value ?? 0;
+    expect(3 - ask(5)).toBeLessThan(3 - ask(1));
+  });
+
+  it('names the smallest set when no single lock is enough', () => {
+    const result = balance(
+      formulaOf(
+        [
+          ['dark-couverture-60', 200, { locked: true }],
+          ['cream-35', 200, { locked: true }],
+          ['rum-40', 30, { locked: true }],
+        ],
+        [gate('pour', 'alcoholPercentVol', undefined, 1), gate('fridge', 'yieldStressPa', 300, 2500)],
+      ),
+    );
+    expect(result.status).toBe('nearest');
+    expect(result.inTheWay.map(({ enough }) => enough)).toEqual(['together', 'together']);
+  });
+
+  it('rounds to cups and spoons and still lands', () => {
+    const formula = formulaOf(
+      [
+        ['dark-couverture-60', 200, { form: 'chopped' }],
+        ['cream-35', 200],
+        ['glucose-syrup-de42', 20],
+      ],
+      [gate('pour', 'apparentViscosityPaS', 0.5, 3), gate('fridge', 'yieldStressPa', 300, 4500)],
+    );
+    const fillable = (line: number, grams: number) => {
+      const ingredient = larder.get(formula.lines[line]?.ingredient ?? '');
+      return ingredient && fillings(ingredient, grams, 'cups', line === 0 ? 'chopped' : undefined);
+    };
+    const result = balance(formula, { fillable });
+    expect(result.status).toBe('lands');
+    const cup = 250 * 0.67;
+    const quarters = (result.grams[0] as number) / (cup / 4);
+    expect(quarters).toBeCloseTo(Math.round(quarters), 9);
+    const tablespoons = (result.grams[2] as number) / (15 * 1.42);
+    expect(tablespoons * 6).toBeCloseTo(Math.round(tablespoons * 6), 6);
   });
 });

@@ -1,0 +1,89 @@
+import { describe, expect, it } from 'vitest';
+import { compositionVector } from '@/core/matter/components';
+import { breaks, RESTRICTIONS } from '@/core/swap/restrictions';
+import { jobDistance, nearestFirst } from '@/core/swap/substitutes';
+import { type Substitute, swap } from '@/core/swap/swap';
+import { formulaOf, larder } from '../../support/kitchen';
+
+const get = (id: string) => {
+  const found = larder.get(id);
+  if (!found) throw new Error(id);
+  return found;
+};
+const substitute = (id: string): Substitute => ({
+  ingredient: id,
+  perGram: compositionVector(get(id).components),
+  priceEurPerKg: get(id).priceEurPerKg ?? undefined,
+});
+
+const GLOSS = [
+  ['dark-couverture-66', 210],
+  ['cream-35', 236],
+  ['glucose-syrup-de42', 58],
+  ['butter-unsalted-82', 46],
+  ['cocoa-alkalised-22', 18],
+  ['rum-40', 18],
+] as const;
+
+describe('a swap', () => {
+  const formula = formulaOf(GLOSS, [{ moment: 'fridge', quantity: 'yieldStressPa', low: 300, high: 6000 }]);
+
+  it.each([
+    ['another couverture', 0, 'dark-couverture-75'],
+    ['a lighter cream', 1, 'cream-25'],
+    ['table sugar for glucose', 2, 'sugar-caster'],
+    ['coffee for rum', 5, 'espresso'],
+  ])('for %s keeps the curve, the total and the gates asked', (_, line, id) => {
+    const { formula: swapped, before, after, keepsCurve } = swap(formula, new Map([[line, substitute(id)]]));
+    expect(keepsCurve).toBe(true);
+    expect(swapped.lines[line]?.ingredient).toBe(id);
+    expect(swapped.gates).toEqual(formula.gates);
+    expect(after.massG).toBeCloseTo(before.massG, 6);
+    before.moments.forEach(({ state }, m) => {
+      const now = after.moments[m]?.state.flow.resistancePa ?? 0;
+      expect(Math.abs(Math.log(now / state.flow.resistancePa))).toBeLessThan(0.1001);
+    });
+  });
+
+  it('for no dairy comes as near as it can', () => {
+    const places = formula.lines.flatMap(({ ingredient }, i) => (breaks('dairy', get(ingredient)) ? [i] : []));
+    expect(places).toEqual([1, 3]);
+    const allowed = [...larder.values()].filter((candidate) => !breaks('dairy', candidate));
+    const chosen = new Map(
+      places.map((i) => {
+        const [nearest] = nearestFirst(get(formula.lines[i]?.ingredient ?? '').components, allowed);
+        return [i, substitute(nearest?.id ?? '')] as const;
+      }),
+    );
+    const { formula: swapped, after } = swap(formula, chosen);
+    for (const { ingredient } of swapped.lines) expect(breaks('dairy', get(ingredient))).toBe(false);
+    expect(after.massG).toBeCloseTo(586, 6);
+  });
+
+  it('leaves other locked rows alone and gives back locks', () => {
+    const locked = formulaOf(
+      GLOSS.map(([id, grams], i) => [id, grams, { locked: i !== 1 && i !== 2 && i !== 0 }] as const),
+    );
+    const { formula: swapped } = swap(locked, new Map([[5, substitute('espresso')]]));
+    expect(swapped.lines[3]?.grams).toBe(46);
+    expect(swapped.lines[5]?.locked).toBe(true);
+  });
+});
+
+describe('substitutes', () => {
+  it('are found by the job they do', () => {
+    const others = [...larder.values()].filter(({ id }) => id !== 'cream-35' && id !== 'cream-35-uht');
+    expect(nearestFirst(get('cream-35').components, others)[0]?.id).toMatch(/^cream-3/);
+    const noSugar = [...larder.values()].filter((candidate) => !breaks('addedSugar', candidate));
+    expect(nearestFirst(get('dark-couverture-54').components, noSugar)[0]?.id).toMatch(/maltitol|erythritol/);
+    expect(jobDistance(get('water').components, get('water').components)).toBe(0);
+  });
+
+  it('break what they break', () => {
+    expect(breaks('alcohol', get('rum-40'))).toBe(true);
+    expect(breaks('gelatin', get('gelatin-leaf-200'))).toBe(true);
+    expect(breaks('nuts', get('hazelnut-paste'))).toBe(true);
+    expect(breaks('animal', get('cream-35'))).toBe(true);
+    for (const restriction of RESTRICTIONS) expect(breaks(restriction, get('water'))).toBe(false);
+  });
+});
