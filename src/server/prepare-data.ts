@@ -1,7 +1,7 @@
 import { type Database, openDatabase } from './db/database';
 import { lanternMillFormulas } from './demo/lantern-mill';
 import { createFormula, listFormulas } from './repositories/formulas';
-import { stockEmptyLarder } from './repositories/larder';
+import { refreshTypical, stockEmptyLarder } from './repositories/larder';
 import { startingLarder } from './repositories/starting-larder';
 
 const SECOND = 1000;
@@ -24,7 +24,9 @@ async function seedDemo(db: Database, now: Date): Promise<void> {
 export async function prepareData(folder: string, options: { demo: boolean }): Promise<void> {
   const { db, close } = await openDatabase(folder);
   try {
-    await stockEmptyLarder(db, startingLarder());
+    const starting = startingLarder();
+    await stockEmptyLarder(db, starting);
+    await refreshTypical(db, starting);
     if (options.demo) await seedDemo(db, new Date());
   } finally {
     await close();

@@ -2,6 +2,9 @@ import { NextResponse } from 'next/server';
 import type { z } from 'zod';
 import { LARGEST_FILE_BYTES } from '@/formats/formula-file';
 
+const tooLarge = (mostBytes: number) =>
+  new RequestError(413, `That is over ${Math.round(mostBytes / 1e6)} MB; it should be far less.`);
+
 /** A request that cannot be used, with the answer for it. */
 export class RequestError extends Error {
   override readonly name = 'RequestError';
@@ -18,16 +21,17 @@ export class RequestError extends Error {
 /**
  * Reads a JSON request body against a schema.
  *
+ * @param mostBytes largest body that is read
  * @throws {RequestError} 413 too large, 400 not JSON, 422 does not fit, with the place of each fault
  */
-export async function readJson<Schema extends z.ZodType>(request: Request, schema: Schema): Promise<z.output<Schema>> {
-  if (Number(request.headers.get('content-length') ?? 0) > LARGEST_FILE_BYTES) {
-    throw new RequestError(413, 'That is over 5 MB; a formula is a few kilobytes.');
-  }
+export async function readJson<Schema extends z.ZodType>(
+  request: Request,
+  schema: Schema,
+  mostBytes = LARGEST_FILE_BYTES,
+): Promise<z.output<Schema>> {
+  if (Number(request.headers.get('content-length') ?? 0) > mostBytes) throw tooLarge(mostBytes);
   const text = await request.text();
-  if (text.length > LARGEST_FILE_BYTES) {
-    throw new RequestError(413, 'That is over 5 MB; a formula is a few kilobytes.');
-  }
+  if (text.length > mostBytes) throw tooLarge(mostBytes);
   let value: unknown;
   try {
     value = JSON.parse(text);
@@ -41,7 +45,7 @@ export async function readJson<Schema extends z.ZodType>(request: Request, schem
 }
 
 /** Runs a route's work and turns its refusals into answers a cook can read. */
-export async function answering(work: () => Promise<NextResponse>): Promise<NextResponse> {
+export async function answering(work: () => Promise<Response>): Promise<Response> {
   try {
     return await work();
   } catch (error) {

@@ -1,20 +1,42 @@
+'use client';
+
 import Link from 'next/link';
+import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { Mark } from './mark';
 
-/** The dark bar on top: the house, what is open, and what belongs to it. */
+const PLACES = [
+  { href: '/', name: 'Formulas' },
+  { href: '/larder', name: 'Larder' },
+  { href: '/numbers', name: 'The numbers' },
+] as const;
+
+/** The dark bar on top: the house, what is open with what belongs to it, and the other rooms. */
 export function TopBar({ children }: { children?: ReactNode }) {
+  const path = usePathname();
   return (
-    <header className="on-dark flex min-h-14 items-center gap-4 bg-ink px-4 text-white">
+    <header className="on-dark flex min-h-14 items-center gap-3 bg-ink px-4 text-white">
       <Link
         href="/"
         className="flex min-h-11 shrink-0 items-center gap-2.5 rounded-md pr-2"
         aria-label="Dark Pour, all formulas"
       >
         <Mark className="h-6 w-5" />
-        <span className="font-head text-[1.2rem] font-bold tracking-tight">Dark Pour</span>
+        <span className="font-head text-[1.2rem] font-bold tracking-tight max-lg:sr-only">Dark Pour</span>
       </Link>
-      {children}
+      {children ?? <span className="flex-1" />}
+      <nav aria-label="Rooms" className="flex shrink-0">
+        {PLACES.map(({ href, name }) => (
+          <Link
+            key={href}
+            href={href}
+            aria-current={path === href ? 'page' : undefined}
+            className="flex min-h-14 items-center border-transparent border-b-3 px-3 text-[#a9b6ba] hover:text-white aria-[current]:border-enamel-light aria-[current]:font-semibold aria-[current]:text-white"
+          >
+            {name}
+          </Link>
+        ))}
+      </nav>
     </header>
   );
 }

@@ -59,7 +59,6 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
   return (
     <>
       <TopBar>
-        <span className="flex-1" />
         <Button look="bare" className="!text-white hover:!bg-white/10" onClick={() => fileInput.current?.click()}>
           <FileUp size={18} aria-hidden="true" /> Open a file
         </Button>

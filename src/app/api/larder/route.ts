@@ -1,0 +1,32 @@
+import { NextResponse } from 'next/server';
+import { z } from 'zod';
+import { ingredientSchema } from '@/formats/ingredient';
+import { writeLarderCsv } from '@/formats/larder-csv';
+import { sharedDatabase } from '@/server/db/database';
+import { kept } from '@/server/larder-answers';
+import { answering, readJson } from '@/server/read-request';
+import { addIngredient, listIngredients } from '@/server/repositories/larder';
+
+const addSchema = z.object({ ingredient: ingredientSchema });
+
+/** The whole larder as a CSV file. */
+export async function GET() {
+  return answering(async () => {
+    const { db } = await sharedDatabase();
+    return new NextResponse(writeLarderCsv(await listIngredients(db)), {
+      headers: {
+        'content-type': 'text/csv; charset=utf-8',
+        'content-disposition': 'attachment; filename="larder.csv"',
+      },
+    });
+  });
+}
+
+/** Adds an ingredient of the kitchen's own. */
+export async function POST(request: Request) {
+  return answering(async () => {
+    const { ingredient } = await readJson(request, addSchema);
+    const { db } = await sharedDatabase();
+    return kept(await addIngredient(db, ingredient), 201);
+  });
+}

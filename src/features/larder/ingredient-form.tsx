@@ -1,0 +1,294 @@
+'use client';
+
+import { Wand2 } from 'lucide-react';
+import { useState } from 'react';
+import { type FieldPath, type UseFormReturn, useForm } from 'react-hook-form';
+import { COMPONENT_NAMES, type ComponentName } from '@/core/matter/components';
+import { compositionFromLabel, type FromLabel, type LabelField } from '@/core/matter/from-label';
+import { INGREDIENT_GROUPS, type Ingredient, type StoredIngredient } from '@/formats/ingredient';
+import { RefusedError } from '@/ui/ask-server';
+import { Button } from '@/ui/button';
+import { CompositionStrip, stripAmounts } from '@/ui/composition-strip';
+import { COMPONENT_WORDS } from './component-words';
+import { type FieldFault, type IngredientValues, readLabel, readValues, valuesOf } from './ingredient-values';
+
+const LABEL_WORDS: Record<LabelField, readonly [name: string, unit: string]> = {
+  energyKcal: ['Energy', 'kcal'],
+  fat: ['Fat', 'g'],
+  saturates: ['of which saturates', 'g'],
+  carbohydrate: ['Carbohydrate', 'g'],
+  sugars: ['of which sugars', 'g'],
+  polyols: ['of which polyols', 'g'],
+  fibre: ['Fibre', 'g'],
+  protein: ['Protein', 'g'],
+  salt: ['Salt', 'g'],
+  cocoaPercent: ['Cocoa', '%'],
+};
+
+type Form = UseFormReturn<IngredientValues>;
+type Path = FieldPath<IngredientValues>;
+
+/** Points at every field with a fault; the first gets the focus. */
+function showFaults(form: Form, faults: readonly FieldFault[]) {
+  form.clearErrors();
+  faults.forEach(({ field, message }, i) => {
+    form.setError(field as Path, { message }, { shouldFocus: i === 0 });
+  });
+}
+
+/** Writes an ingredient of the kitchen's own: from a pack label, or part by part. */
+export function IngredientForm({
+  id,
+  start,
+  typical,
+  onKeep,
+  onCancel,
+}: {
+  /** '' for a new one */
+  id: string;
+  start: Omit<Ingredient, 'id' | 'origin'>;
+  /** the larder, to start from the nearest typical kind */
+  typical: readonly StoredIngredient[];
+  /** rejects with the reason when it could not be kept */
+  onKeep: (ingredient: Ingredient) => Promise<void>;
+  onCancel: () => void;
+}) {
+  const form = useForm<IngredientValues>({ defaultValues: valuesOf(start) });
+  const [failure, setFailure] = useState<string | undefined>();
+  const [worked, setWorked] = useState<FromLabel | undefined>();
+  const { register, watch, formState } = form;
+
+  const keep = form.handleSubmit(async (values) => {
+    setFailure(undefined);
+    const { ingredient, faults } = readValues(values, { id: id || 'new', origin: 'own' });
+    showFaults(form, faults);
+    if (!ingredient) {
+      setFailure(faults.length === 1 ? faults[0]?.message : `${faults.length} fields need another look.`);
+      return;
+    }
+    try {
+      await onKeep(ingredient);
+    } catch (error) {
+      const refused = error instanceof RefusedError ? error : undefined;
+      showFaults(
+        form,
+        (refused?.issues ?? []).map(({ path, message }) => ({ field: path.replace(/^ingredient\./, ''), message })),
+      );
+      setFailure((error as Error).message);
+    }
+  });
+
+  const workOut = () => {
+    const values = form.getValues();
+    const { label, faults } = readLabel(values);
+    showFaults(form, faults);
+    if (faults.length > 0) return;
+    if (Object.keys(label).length === 0) {
+      form.setError('label.fat', { message: 'Type what the pack says first.' }, { shouldFocus: true });
+      return;
+    }
+    const kinds = typical
+      .filter(({ group, id: kind }) => group === values.group && kind !== id)
+      .map(({ id: kind, components }) => ({ id: kind, composition: components }));
+    const found = compositionFromLabel(label, kinds);
+    for (const name of COMPONENT_NAMES) {
+      form.setValue(`components.${name}`, found.composition[name] ? String(found.composition[name]) : '');
+    }
+    if (label.cocoaPercent !== undefined) form.setValue('cocoaPercent', String(label.cocoaPercent));
+    setWorked(found);
+  };
+
+  return (
+    <form
+      onSubmit={(event) => {
+        // Messages set by hand would keep the form from being sent again.
+        form.clearErrors();
+        void keep(event);
+      }}
+      noValidate
+      className="space-y-5"
+    >
+      <div className="grid gap-3 sm:grid-cols-[1fr_180px]">
+        <Field form={form} name="name" label="Name" />
+        <label className="block">
+          <span className="mb-1 block text-[0.86rem] text-mute">Group</span>
+          <select className="h-11 w-full rounded-lg border border-rule bg-white px-2" {...register('group')}>
+            {INGREDIENT_GROUPS.map((group) => (
+              <option key={group}>{group}</option>
+            ))}
+          </select>
+        </label>
+      </div>
+
+      <fieldset className="rounded-xl border border-rule p-4">
+        <legend className="px-1 font-semibold">From the pack’s label, per 100 g</legend>
+        <p className="mb-3 text-[13.5px] text-mute">
+          Type what the pack says; the rest is taken from the nearest typical {watch('group')} and shown as assumed.
+        </p>
+        <div className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-5">
+          {(Object.keys(LABEL_WORDS) as LabelField[]).map((field) => (
+            <Field
+              key={field}
+              form={form}
+              name={`label.${field}`}
+              label={LABEL_WORDS[field][0]}
+              unit={LABEL_WORDS[field][1]}
+            />
+          ))}
+        </div>
+        <Button className="mt-3" onClick={workOut}>
+          <Wand2 size={16} aria-hidden="true" /> Work out the composition
+        </Button>
+        {worked && <Worked worked={worked} typical={typical} />}
+      </fieldset>
+
+      <Components form={form} assumed={worked?.assumed ?? []} />
+
+      <fieldset className="rounded-xl border border-rule p-4">
+        <legend className="px-1 font-semibold">Measures and the rest</legend>
+        <div className="grid gap-3 sm:grid-cols-2">
+          <Field form={form} name="measures" label="g per ml, by form" hint="chopped=0.55; melted=1.25" />
+          <Field form={form} name="pieces" label="g a piece" hint="stick=113; leaf=2" />
+          <Field form={form} name="densityGPerMl" label="Density" unit="g/ml" />
+          <Field form={form} name="cocoaPercent" label="Cocoa as labelled" unit="%" />
+          <Field form={form} name="gelatinBloomG" label="Gelatin strength" unit="g bloom" />
+          <Field form={form} name="ph" label="pH, where known" />
+          <Field form={form} name="priceEurPerKg" label="Price" unit="€/kg" />
+          <Field form={form} name="stockG" label="In hand" unit="g" />
+          <Field form={form} name="allergens" label="Allergens" hint="milk, soya" />
+          <label className="flex min-h-11 items-center gap-3 self-end">
+            <input type="checkbox" className="size-5 accent-enamel" {...register('vegan')} /> Vegan
+          </label>
+          <Field form={form} name="keeps" label="How it keeps" />
+          <Field form={form} name="note" label="Note" />
+        </div>
+      </fieldset>
+
+      {failure && (
+        <p role="alert" className="rounded-lg bg-off-wash px-4 py-3 text-off">
+          {failure}
+        </p>
+      )}
+      <div className="flex flex-wrap gap-2">
+        <Button look="primary" type="submit" disabled={formState.isSubmitting}>
+          {id ? 'Keep the changes' : 'Add to the larder'}
+        </Button>
+        <Button onClick={onCancel}>Leave it</Button>
+      </div>
+    </form>
+  );
+}
+
+/** Where the composition came from, and what the label asks that it cannot meet. */
+function Worked({ worked, typical }: { worked: FromLabel; typical: readonly StoredIngredient[] }) {
+  const kind = typical.find(({ id }) => id === worked.kind)?.name ?? worked.kind;
+  return (
+    <div role="status" className="mt-3 rounded-lg bg-enamel-wash px-3 py-2 text-[13.5px]">
+      <p>
+        Worked out from <strong>{kind}</strong>, bent to the label.
+        {worked.assumed.length > 0 && (
+          <> Assumed as there: {worked.assumed.map((name) => COMPONENT_WORDS[name].toLowerCase()).join(', ')}.</>
+        )}
+      </p>
+      {worked.unmet.map(({ field, wanted, got }) => (
+        <p key={field} className="text-off">
+          {LABEL_WORDS[field][0]}: the pack says {wanted}, nothing of this group comes to that; here {got.toFixed(1)}.
+        </p>
+      ))}
+    </div>
+  );
+}
+
+/** Parts of 100 g: those there are, and one to add. */
+function Components({ form, assumed }: { form: Form; assumed: readonly ComponentName[] }) {
+  const values = form.watch('components');
+  const [added, setAdded] = useState<readonly ComponentName[]>([]);
+  const shown = COMPONENT_NAMES.filter((name) => values[name] !== '' || added.includes(name));
+  const grams = Object.fromEntries(
+    COMPONENT_NAMES.map((name) => [name, Number(values[name].replace(',', '.')) || 0]),
+  ) as Record<ComponentName, number>;
+  const sum = Object.values(grams).reduce((total, value) => total + value, 0);
+  const fault = form.formState.errors.components as { message?: string } | undefined;
+  return (
+    <fieldset className="rounded-xl border border-rule p-4">
+      <legend className="px-1 font-semibold">What 100 g is made of</legend>
+      {sum > 0 && <CompositionStrip amounts={stripAmounts(grams)} total={Math.max(sum, 100)} />}
+      <p className={`mt-1 mb-3 text-[13.5px] ${sum > 100.5 ? 'text-off' : 'text-mute'}`}>
+        {sum > 100.5
+          ? `The parts add up to ${sum.toFixed(1)} g: take some away.`
+          : `${sum.toFixed(1)} g named; what is missing to 100 g counts as inert.`}
+      </p>
+      {fault?.message && (
+        <p role="alert" className="mb-2 text-off">
+          {fault.message}
+        </p>
+      )}
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+        {shown.map((name) => (
+          <Field
+            key={name}
+            form={form}
+            name={`components.${name}`}
+            label={`${COMPONENT_WORDS[name]}${assumed.includes(name) ? ' (assumed)' : ''}`}
+            unit="g"
+          />
+        ))}
+      </div>
+      <label className="mt-3 block max-w-xs">
+        <span className="mb-1 block text-[0.86rem] text-mute">Add a part</span>
+        <select
+          className="h-11 w-full rounded-lg border border-rule bg-white px-2"
+          value=""
+          onChange={(event) => setAdded([...added, event.target.value as ComponentName])}
+        >
+          <option value="">choose…</option>
+          {COMPONENT_NAMES.filter((name) => !shown.includes(name)).map((name) => (
+            <option key={name} value={name}>
+              {COMPONENT_WORDS[name]}
+            </option>
+          ))}
+        </select>
+      </label>
+    </fieldset>
+  );
+}
+
+/** One field with its message beside it; what was typed stays. */
+function Field({
+  form,
+  name,
+  label,
+  unit,
+  hint,
+}: {
+  form: Form;
+  name: Path;
+  label: string;
+  unit?: string;
+  hint?: string;
+}) {
+  const { error } = form.getFieldState(name, form.formState);
+  const id = `ingredient-${name.replaceAll('.', '-')}`;
+  return (
+    <div>
+      <label htmlFor={id} className="mb-1 block text-[0.86rem] text-mute">
+        {label}
+        {unit && `, ${unit}`}
+      </label>
+      <input
+        id={id}
+        autoComplete="off"
+        className={`h-11 w-full rounded-lg border bg-white px-3 ${unit ? 'read text-right' : ''} ${error ? 'border-off' : 'border-rule'}`}
+        placeholder={hint}
+        aria-invalid={error !== undefined}
+        aria-describedby={error ? `${id}-message` : undefined}
+        {...form.register(name)}
+      />
+      {error?.message && (
+        <p id={`${id}-message`} role="alert" className="mt-1 text-[13.5px] text-off">
+          {error.message}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,231 @@
+'use client';
+
+import { Copy, Pencil, Trash2 } from 'lucide-react';
+import Link from 'next/link';
+import { useState } from 'react';
+import { COMPONENT_NAMES, compositionVector } from '@/core/matter/components';
+import { measureDoubt, VOLUMES } from '@/core/matter/measures';
+import { nutrition } from '@/core/matter/nutrition';
+import type { Ingredient, StoredIngredient } from '@/formats/ingredient';
+import { Button } from '@/ui/button';
+import { CompositionStrip, stripAmounts } from '@/ui/composition-strip';
+import { grams, gramsPlain, significant } from '@/ui/format';
+import { NumberField } from '@/ui/number-field';
+import { NutritionTable } from '@/ui/nutrition-table';
+import { GRAMS } from '@/ui/parse-amount';
+import { Sheet } from '@/ui/sheet';
+import { COMPONENT_WORDS } from './component-words';
+
+const PRICE = { least: 0, most: 1e6, unit: '€/kg', units: { '€': 1 }, example: '9.50' };
+
+/** Everything about one ingredient: what it is made of, how it measures, where it is used, price and stock. */
+export function IngredientSheet({
+  ingredient,
+  usedIn,
+  onClose,
+  onEdit,
+  onCopy,
+  onRemove,
+  onKeep,
+}: {
+  ingredient: StoredIngredient;
+  usedIn: readonly { id: string; name: string }[];
+  onClose: () => void;
+  onEdit: () => void;
+  onCopy: () => void;
+  onRemove: () => Promise<void>;
+  /** keeps price, stock and note */
+  onKeep: (ingredient: Ingredient) => Promise<void>;
+}) {
+  const [price, setPrice] = useState(ingredient.priceEurPerKg ?? undefined);
+  const [stock, setStock] = useState(ingredient.stockG ?? undefined);
+  const [note, setNote] = useState(ingredient.note);
+  const [said, setSaid] = useState<{ text: string; bad: boolean } | undefined>();
+  const { components } = ingredient;
+  const parts = COMPONENT_NAMES.filter((name) => (components[name] ?? 0) > 0).sort(
+    (a, b) => (components[b] ?? 0) - (components[a] ?? 0),
+  );
+  const changed =
+    price !== (ingredient.priceEurPerKg ?? undefined) ||
+    stock !== (ingredient.stockG ?? undefined) ||
+    note !== ingredient.note;
+
+  const attempt = async (work: () => Promise<void>, done?: string) => {
+    try {
+      await work();
+      if (done) setSaid({ text: done, bad: false });
+    } catch (error) {
+      setSaid({ text: (error as Error).message, bad: true });
+    }
+  };
+
+  return (
+    <Sheet
+      title={ingredient.name}
+      width="wide"
+      onClose={onClose}
+      footer={
+        <>
+          {ingredient.origin === 'own' ? (
+            <>
+              <Button onClick={onEdit}>
+                <Pencil size={16} aria-hidden="true" /> Change it
+              </Button>
+              <Button look="danger" onClick={() => void attempt(onRemove)}>
+                <Trash2 size={16} aria-hidden="true" /> Take it out
+              </Button>
+            </>
+          ) : (
+            <Button onClick={onCopy}>
+              <Copy size={16} aria-hidden="true" /> Copy it to change
+            </Button>
+          )}
+          <Button
+            look="primary"
+            className="ml-auto"
+            disabled={!changed}
+            onClick={() =>
+              void attempt(
+                () => onKeep({ ...ingredient, priceEurPerKg: price ?? null, stockG: stock ?? null, note }),
+                'Kept.',
+              )
+            }
+          >
+            Keep price, stock and note
+          </Button>
+        </>
+      }
+    >
+      {said && (
+        <p
+          role={said.bad ? 'alert' : 'status'}
+          className={`mb-3 rounded-lg px-3 py-2 ${said.bad ? 'bg-off-wash text-off' : 'bg-enamel-wash'}`}
+        >
+          {said.text}
+        </p>
+      )}
+      <div className="grid gap-6 md:grid-cols-2">
+        <div className="space-y-4">
+          <section>
+            <h3 className="mb-1 text-[1.05rem]">What 100 g is made of</h3>
+            <CompositionStrip amounts={stripAmounts(components)} total={100} />
+            <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-4 text-[13.5px]">
+              {parts.map((name) => (
+                <div key={name} className="contents">
+                  <dt className="border-rule-soft border-b py-1">{COMPONENT_WORDS[name]}</dt>
+                  <dd className="read border-rule-soft border-b py-1 text-right">{components[name]} g</dd>
+                </div>
+              ))}
+            </dl>
+          </section>
+          <section className="grid grid-cols-2 gap-3">
+            <NumberField
+              label="Price"
+              showLabel
+              optional
+              value={price}
+              rules={PRICE}
+              write={(value) => String(Math.round(value * 100) / 100)}
+              onValue={setPrice}
+            />
+            <NumberField
+              label="In hand"
+              showLabel
+              optional
+              value={stock}
+              rules={{ ...GRAMS, most: 1e9 }}
+              write={gramsPlain}
+              step={100}
+              onValue={setStock}
+            />
+            <label className="col-span-2 block">
+              <span className="mb-1 block text-[0.86rem] text-mute">Note</span>
+              <input
+                className="h-11 w-full rounded-lg border border-rule bg-white px-3"
+                value={note}
+                maxLength={1000}
+                onChange={(event) => setNote(event.target.value)}
+              />
+            </label>
+          </section>
+        </div>
+        <div className="space-y-4 text-[14px]">
+          <section>
+            <h3 className="mb-1 text-[1.05rem]">Nutrition</h3>
+            <NutritionTable per100={nutrition(compositionVector(components))} />
+          </section>
+          <Measures ingredient={ingredient} />
+          <section>
+            <h3 className="mb-1 text-[1.05rem]">Where it is used</h3>
+            {usedIn.length === 0 ? (
+              <p className="text-mute">In no formula.</p>
+            ) : (
+              <ul className="flex flex-wrap gap-x-4">
+                {usedIn.map(({ id, name }) => (
+                  <li key={id}>
+                    <Link
+                      href={`/formulas/${id}/balance`}
+                      className="inline-flex min-h-11 items-center text-enamel underline"
+                    >
+                      {name}
+                    </Link>
+                  </li>
+                ))}
+              </ul>
+            )}
+          </section>
+          <section className="space-y-1 text-mute">
+            <p>
+              Contains {ingredient.allergens.join(', ') || 'no declared allergen'}
+              {ingredient.vegan ? '; vegan' : ''}. Read the pack: traces and recipes change.
+            </p>
+            {ingredient.keeps && <p>Keeps {ingredient.keeps}.</p>}
+            {ingredient.caution && <p className="text-near">{ingredient.caution}</p>}
+            {ingredient.source && <p>Composition: {ingredient.source}.</p>}
+          </section>
+        </div>
+      </div>
+    </Sheet>
+  );
+}
+
+/** What a cup, a spoon and a piece weigh, with how far a cook's filling differs. */
+function Measures({ ingredient }: { ingredient: StoredIngredient }) {
+  const volumes = Object.entries(ingredient.measures);
+  const pieces = Object.entries(ingredient.pieces);
+  if (volumes.length === 0 && pieces.length === 0) return null;
+  return (
+    <section>
+      <h3 className="mb-1 text-[1.05rem]">Measures</h3>
+      <table className="w-full text-[13.5px]">
+        <thead>
+          <tr className="border-rule border-b text-right text-mute">
+            <th className="py-1 text-left font-medium">filled</th>
+            <th className="font-medium">cup, 250 ml</th>
+            <th className="font-medium">tbsp, 15 ml</th>
+            <th className="font-medium">give or take</th>
+          </tr>
+        </thead>
+        <tbody>
+          {volumes.map(([form, perMl]) => (
+            <tr key={form} className="border-rule-soft border-b text-right">
+              <th className="py-1 text-left font-medium">{form === 'cup' ? 'level' : form}</th>
+              <td className="read">{grams(perMl * VOLUMES.cup)} g</td>
+              <td className="read">{significant(perMl * VOLUMES.tbsp, 3)} g</td>
+              <td className="read">±{Math.round(100 * measureDoubt('cup', form))} %</td>
+            </tr>
+          ))}
+          {pieces.map(([piece, each]) => (
+            <tr key={piece} className="border-rule-soft border-b text-right">
+              <th className="py-1 text-left font-medium">one {piece}</th>
+              <td className="read" colSpan={2}>
+                {grams(each)} g
+              </td>
+              <td className="read">±{Math.round(100 * measureDoubt(piece, undefined))} %</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  );
+}

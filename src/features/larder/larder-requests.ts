@@ -1,0 +1,17 @@
+import type { Ingredient } from '@/formats/ingredient';
+import { askServer } from '@/ui/ask-server';
+
+/** Adds an ingredient of the kitchen's own. */
+export async function addIngredient(ingredient: Ingredient): Promise<void> {
+  await askServer('/api/larder', 'POST', { ingredient });
+}
+
+/** Changes an ingredient over the revision it was opened at. */
+export async function saveIngredient(ingredient: Ingredient, revision: number): Promise<void> {
+  await askServer(`/api/larder/${encodeURIComponent(ingredient.id)}`, 'PUT', { revision, ingredient });
+}
+
+/** Takes an ingredient of the kitchen's own out. */
+export async function removeIngredient(id: string): Promise<void> {
+  await askServer(`/api/larder/${encodeURIComponent(id)}`, 'DELETE');
+}

@@ -1,0 +1,78 @@
+import { aimOf } from '@/core/matter/blend';
+import { compositionVector } from '@/core/matter/components';
+import { nutrition } from '@/core/matter/nutrition';
+import type { StoredIngredient } from '@/formats/ingredient';
+
+/** An ingredient as the table shows it. */
+export interface LarderRow {
+  readonly ingredient: StoredIngredient;
+  readonly name: string;
+  readonly group: string;
+  readonly cocoaPercent: number | undefined;
+  readonly fat: number;
+  readonly water: number;
+  readonly sugars: number;
+  readonly price: number | undefined;
+  readonly stockG: number | undefined;
+  /** all that search looks through, lower case */
+  readonly words: string;
+}
+
+const rows = new WeakMap<StoredIngredient, LarderRow>();
+
+/** The table's row of an ingredient, worked out once. */
+export function rowOf(ingredient: StoredIngredient): LarderRow {
+  let row = rows.get(ingredient);
+  if (!row) {
+    const perGram = compositionVector(ingredient.components);
+    row = {
+      ingredient,
+      name: ingredient.name,
+      group: ingredient.group,
+      cocoaPercent: ingredient.cocoaPercent ?? undefined,
+      fat: aimOf({ perGram }, 'fatPercent'),
+      water: ingredient.components.water ?? 0,
+      sugars: nutrition(perGram).sugars,
+      price: ingredient.priceEurPerKg ?? undefined,
+      stockG: ingredient.stockG ?? undefined,
+      words: [
+        ingredient.name,
+        ingredient.group,
+        ingredient.note,
+        ...ingredient.allergens,
+        ingredient.vegan ? 'vegan' : '',
+        ingredient.origin === 'own' ? 'own' : '',
+      ]
+        .join(' ')
+        .toLowerCase(),
+    };
+    rows.set(ingredient, row);
+  }
+  return row;
+}
+
+/** What of the larder is shown. */
+export interface LarderFilter {
+  readonly query: string;
+  /** '' for all groups */
+  readonly group: string;
+  /** allergen that must not be in it; '' for no such wish */
+  readonly without: string;
+  readonly vegan: boolean;
+  readonly own: boolean;
+}
+
+export const EVERYTHING: LarderFilter = { query: '', group: '', without: '', vegan: false, own: false };
+
+/** The rows that pass a filter: every word of the query must stand somewhere in them. */
+export function filterRows(all: readonly LarderRow[], filter: LarderFilter): LarderRow[] {
+  const words = filter.query.toLowerCase().split(/\s+/).filter(Boolean);
+  return all.filter(
+    ({ ingredient, words: has, group }) =>
+      (filter.group === '' || group === filter.group) &&
+      (filter.without === '' || !ingredient.allergens.includes(filter.without)) &&
+      (!filter.vegan || ingredient.vegan) &&
+      (!filter.own || ingredient.origin === 'own') &&
+      words.every((word) => has.includes(word)),
+  );
+}

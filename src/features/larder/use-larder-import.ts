@@ -1,0 +1,109 @@
+'use client';
+
+import { proxy, wrap } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import { z } from 'zod';
+import type { StoredIngredient } from '@/formats/ingredient';
+import { LARGEST_CSV_BYTES } from '@/formats/larder-csv';
+import type { PlannedRow } from '@/formats/larder-import';
+import { refusal } from '@/ui/ask-server';
+import type { LarderImportDoor } from '@/workers/larder-import.worker';
+
+const progressSchema = z.union([
+  z.object({ done: z.number() }),
+  z.object({ finished: z.literal(true) }),
+  z.object({ message: z.string() }),
+]);
+
+/** Where an import stands. */
+export type ImportState =
+  | { readonly step: 'none' }
+  | { readonly step: 'reading'; readonly file: string; readonly share: number }
+  | { readonly step: 'planned'; readonly file: string; readonly rows: readonly PlannedRow[] }
+  | { readonly step: 'saving'; readonly file: string; readonly done: number; readonly total: number }
+  | { readonly step: 'done'; readonly file: string; readonly added: number; readonly changed: number }
+  | { readonly step: 'failed'; readonly file: string; readonly message: string };
+
+/** Reads an import's answer line by line. */
+async function follow(answer: Response, onDone: (done: number) => void): Promise<void> {
+  if (!answer.ok || !answer.body) throw refusal(answer.status, await answer.json().catch(() => undefined));
+  const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader();
+  let text = '';
+  let finished = false;
+  for (;;) {
+    const { value, done } = await reader.read();
+    if (done) break;
+    text += value;
+    const lines = text.split('\n');
+    text = lines.pop() ?? '';
+    for (const line of lines) {
+      const said = progressSchema.parse(JSON.parse(line));
+      if ('message' in said) throw new Error(said.message);
+      if ('done' in said) onDone(said.done);
+      else finished = true;
+    }
+  }
+  if (!finished) throw new Error('The server went away before the import was finished: nothing was changed.');
+}
+
+/** Reads a CSV in a worker, shows what will happen, and does it at once or not at all. */
+export function useLarderImport(existing: readonly StoredIngredient[], onChanged: () => void) {
+  const [state, setState] = useState<ImportState>({ step: 'none' });
+  const thread = useRef<Worker | undefined>(undefined);
+
+  const stop = () => {
+    thread.current?.terminate();
+    thread.current = undefined;
+  };
+  useEffect(() => stop, []);
+
+  const read = async (file: File) => {
+    stop();
+    if (file.size > LARGEST_CSV_BYTES) {
+      setState({ step: 'failed', file: file.name, message: 'The file is over 10 MB; a larder is a few at most.' });
+      return;
+    }
+    setState({ step: 'reading', file: file.name, share: 0 });
+    const worker = new Worker(new URL('../../workers/larder-import.worker.ts', import.meta.url), { type: 'module' });
+    thread.current = worker;
+    try {
+      const rows = await wrap<LarderImportDoor>(worker).plan(
+        new Uint8Array(await file.arrayBuffer()),
+        existing.map(({ revision: _, ...ingredient }) => ingredient),
+        proxy((share: number) => setState({ step: 'reading', file: file.name, share })),
+      );
+      setState({ step: 'planned', file: file.name, rows });
+    } catch (error) {
+      setState({ step: 'failed', file: file.name, message: (error as Error).message });
+    } finally {
+      stop();
+    }
+  };
+
+  const apply = async (file: string, rows: readonly PlannedRow[]) => {
+    const of = (what: 'add' | 'change') => rows.flatMap((row) => (row.what === what ? [row.ingredient] : []));
+    const plan = { add: of('add'), change: of('change') };
+    const total = plan.add.length + plan.change.length;
+    setState({ step: 'saving', file, done: 0, total });
+    try {
+      const answer = await fetch('/api/larder/import', {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(plan),
+      });
+      await follow(answer, (done) => setState({ step: 'saving', file, done, total }));
+      setState({ step: 'done', file, added: plan.add.length, changed: plan.change.length });
+      onChanged();
+    } catch (error) {
+      setState({ step: 'failed', file, message: (error as Error).message });
+    }
+  };
+
+  const close = () => {
+    stop();
+    setState({ step: 'none' });
+  };
+  return { state, read, apply, close };
+}
+
+export type LarderImport = ReturnType<typeof useLarderImport>;
