@@ -3,15 +3,15 @@ export function Gauge({
   value,
   low,
   high,
-  doubt,
+  spread,
   plain = false,
   range,
 }: {
   value: number;
   low?: number | undefined;
   high?: number | undefined;
-  /** half width of the doubt: a factor on a logarithmic track, an amount on a plain one */
-  doubt?: number | undefined;
+  /** between what eight batches in ten fall */
+  spread?: readonly [number, number] | undefined;
   plain?: boolean;
   /** ends of the track */
   range: readonly [number, number];
@@ -24,8 +24,6 @@ export function Gauge({
   const right = high === undefined ? 236 : at(high);
   const side = value < (low ?? Number.NEGATIVE_INFINITY) ? -1 : value > (high ?? Number.POSITIVE_INFINITY) ? 1 : 0;
   const x = at(value);
-  const spread: readonly [number, number] | undefined =
-    doubt === undefined ? undefined : plain ? [value - doubt, value + doubt] : [value / doubt, value * doubt];
   const colour = side === 0 ? 'var(--color-ink)' : 'var(--color-off)';
   return (
     <svg viewBox="0 2 240 13" className="block w-full" aria-hidden="true" preserveAspectRatio="xMinYMid meet">

@@ -42,6 +42,13 @@ function isAmbiguousComma(text: string): boolean {
   return /^\d{1,3},\d{3}$/.test(text);
 }
 
+/** A few names as a list: `g and kg`, `g, kg, oz and others`. */
+function someOf(names: readonly string[]): string {
+  const shown = names.slice(0, 5);
+  if (names.length > shown.length) return `${shown.join(', ')} and others`;
+  return shown.length < 2 ? shown.join('') : `${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}`;
+}
+
 /** Reads `1 1/4`, `1/2`, `12,5`, `1 250` as a number; `NaN` when it is none. */
 function readNumber(text: string): number {
   const fraction = /^(-?)(?:(\d+)\s+)?(\d+)\s*\/\s*(\d+)$/.exec(text);
@@ -80,7 +87,7 @@ export function parseAmount(typed: string, rules: AmountRules): ParsedAmount {
   const factor = unit === '' ? 1 : units[unit.toLowerCase()];
   if (factor === undefined) {
     const known = Object.keys(units).filter(Boolean);
-    return refuse(known.length > 0 ? `Only ${known.join(' and ')} can be read here.` : 'Type the number alone.');
+    return refuse(known.length > 0 ? `Only ${someOf(known)} can be read here.` : 'Type the number alone.');
   }
   const amount = value * factor;
   const withUnit = (limit: number) => `${limit.toLocaleString('en').replaceAll(',', ' ')} ${rules.unit}`.trim();

@@ -28,6 +28,13 @@ export interface ChartPoint {
   readonly side: -1 | 0 | 1;
 }
 
+/** Between what eight batches in ten fall, at each temperature of the curve. */
+export interface ChartBand {
+  readonly temperatureC: Float64Array;
+  readonly lowPa: Float64Array;
+  readonly highPa: Float64Array;
+}
+
 const HEIGHT = 372;
 /** An ink edge keeps a white glaze's curve visible on the sheet. */
 const INK = '#182022';
@@ -52,10 +59,10 @@ function lineData(curve: ResistanceCurve) {
   }));
 }
 
-function bandData(curve: ResistanceCurve) {
-  return Array.from(curve.temperatureC, (t, i) => ({
+function bandData({ temperatureC, lowPa, highPa }: ChartBand) {
+  return Array.from(temperatureC, (t, i) => ({
     x: -round3(t),
-    y: [round3(level(curve.lowPa[i] as number)), round3(level(curve.highPa[i] as number))],
+    y: [round3(level(lowPa[i] as number)), round3(level(highPa[i] as number))],
   }));
 }
 
@@ -130,12 +137,14 @@ function resistanceAt(curve: ResistanceCurve, temperatureC: number): number {
  */
 export function ResistanceChart({
   curve,
+  band,
   before,
   gates,
   points,
   colour,
 }: {
   curve: ResistanceCurve;
+  band: ChartBand;
   before?: ResistanceCurve | undefined;
   gates: readonly ChartGate[];
   points: readonly ChartPoint[];
@@ -168,12 +177,12 @@ export function ResistanceChart({
   const series = useMemo(() => {
     const line = lineData(curve);
     return [
-      { name: 'Doubt', type: 'rangeArea', data: bandData(curve) },
+      { name: 'Doubt', type: 'rangeArea', data: bandData(band) },
       { name: 'Before', type: 'line', data: before ? lineData(before) : [] },
       { name: 'Edge', type: 'line', data: line },
       { name: 'Resistance', type: 'line', data: line },
     ];
-  }, [curve, before]);
+  }, [curve, band, before]);
 
   const x = (temperatureC: number, p: Plot) =>
     LEFT + p.left + (p.width * (CURVE_FROM_C - temperatureC)) / (CURVE_FROM_C - CURVE_TO_C);

@@ -1,14 +1,40 @@
 import { expose } from 'comlink';
 import { type BalanceResult, balance } from '@/core/balance/balance';
+import { fillings, type Measurable, type MeasureSystem } from '@/core/matter/measures';
 import type { Formula } from '@/core/predict/formula';
+import { type Substitute, swap } from '@/core/swap/swap';
 
 /** What a balance came to, as far as the screen needs it. */
 export type BalanceAnswer = Pick<BalanceResult, 'status' | 'grams' | 'change' | 'inTheWay'>;
 
+/** What a swap came to, as far as the screen needs it. */
+export interface SwapAnswer {
+  /** g of every line */
+  readonly grams: readonly number[];
+  readonly keepsCurve: boolean;
+}
+
+/** Cups and spoons to round to: by line, what is measured in which form; lines without are weighed. */
+export interface Household {
+  readonly system: MeasureSystem;
+  readonly lines: readonly ({ readonly measurable: Measurable; readonly form: string | undefined } | undefined)[];
+}
+
 const door = {
-  balance(formula: Formula): BalanceAnswer {
-    const { status, grams, change, inTheWay } = balance(formula);
+  balance(formula: Formula, household?: Household): BalanceAnswer {
+    const fillable =
+      household &&
+      ((line: number, grams: number) => {
+        const measured = household.lines[line];
+        return measured && fillings(measured.measurable, grams, household.system, measured.form);
+      });
+    const { status, grams, change, inTheWay } = balance(formula, { fillable });
     return { status, grams, change, inTheWay };
+  },
+
+  swap(formula: Formula, substitutes: ReadonlyMap<number, Substitute>): SwapAnswer {
+    const { formula: swapped, keepsCurve } = swap(formula, substitutes);
+    return { grams: swapped.lines.map((line) => line.grams), keepsCurve };
   },
 };
 

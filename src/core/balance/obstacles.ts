@@ -1,12 +1,13 @@
 import type { Formula } from '../predict/formula';
 import { predictFormula } from '../predict/formula';
 import { balanceProblem } from './problem';
+import type { GateQuantity } from './quantities';
 import { search } from './search';
 
 /** A thing that can be loosened. */
 type Loosenable =
   | { readonly kind: 'lock' | 'least' | 'most'; readonly line: number; readonly ingredient: string }
-  | { readonly kind: 'gate'; readonly gate: number; readonly moment: string; readonly quantity: string }
+  | { readonly kind: 'gate'; readonly gate: number; readonly moment: string; readonly quantity: GateQuantity }
   | { readonly kind: 'total' };
 
 /**

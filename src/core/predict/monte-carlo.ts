@@ -52,6 +52,8 @@ export interface DoubtOptions {
   readonly draws: number;
 }
 
+/** Draws between two yields. */
+const BREATH = 256;
 const LOW = 0.1;
 const HIGH = 0.9;
 
@@ -102,7 +104,7 @@ function offState(state: State, doubt: ModelDoubt, error: ModelError): State {
  * What is drawn: amounts by scale or measure and compositions ({@link inputDoubts}), and the model's own error for warm flow, fat set, water
  * activity and shine. Temperatures are taken as read.
  *
- * A generator, so that a worker can tell how far it is and leave off: it yields the share done about every 64 draws.
+ * A generator, so that a worker can tell how far it is and leave off: it yields the share done every few hundred draws.
  *
  * @param formula mass above 0
  * @param options `draws` 100 or more; the same seed gives the same answer
@@ -158,7 +160,7 @@ export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<n
       else lands = false;
     });
     if (lands) allLand++;
-    if (draw % 64 === 63) yield draw / draws;
+    if (draw % BREATH === BREATH - 1) yield draw / draws;
   }
 
   const bands = curve.map(bandOf);

@@ -3,15 +3,8 @@ import { Button } from '@/ui/button';
 import { grams } from '@/ui/format';
 import { momentTitle } from './cook-words';
 import type { FormulaDraft } from './formula-draft';
+import { QUANTITY_WORDS } from './quantity-words';
 import type { BalanceOutcome } from './use-balance';
-
-const QUANTITY_WORDS: Readonly<Record<string, string>> = {
-  apparentViscosityPaS: 'fluidity',
-  yieldStressPa: 'set or cling',
-  resistancePa: 'resistance',
-  shine: 'shine',
-  waterActivity: 'water activity',
-};
 
 const LOOSEN_WORDS: Record<Obstacle['enough'], string> = {
   alone: 'Loosening any one of these is enough:',
@@ -29,7 +22,7 @@ function obstacleWords(obstacle: Obstacle, nameOf: (ingredient: string) => strin
     case 'most':
       return `${nameOf(obstacle.ingredient)} may not go higher`;
     case 'gate':
-      return `${momentTitle(obstacle.moment)}: the target for ${QUANTITY_WORDS[obstacle.quantity] ?? obstacle.quantity}`;
+      return `${momentTitle(obstacle.moment)}: the target for ${QUANTITY_WORDS[obstacle.quantity].short}`;
     case 'total':
       return 'The batch total is kept';
   }

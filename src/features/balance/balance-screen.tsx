@@ -4,24 +4,31 @@ import { Redo2, Undo2 } from 'lucide-react';
 import { useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { keepingWords } from '@/core/keep/shelf';
+import { formIn, type MeasureSystem } from '@/core/matter/measures';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { Key } from '@/ui/button';
 import { significant, waterActivity } from '@/ui/format';
 import { TopBar } from '@/ui/top-bar';
+import { MEASURE_SYSTEMS, useMeasureSystem } from '@/ui/use-measure-system';
+import type { Household } from '@/workers/balance.worker';
 import { AddIngredient } from './add-ingredient';
+import { BlendSheet } from './blend-sheet';
 import { allergens, cautions } from './cautions';
 import { CurveCard } from './curve-card';
 import { applyEdit, type FormulaDraft, fileOf } from './formula-draft';
 import { FormulaName } from './formula-name';
 import { MomentsStrip } from './moments-strip';
+import { NutritionSheet } from './nutrition-sheet';
 import { ingredientName, ingredientsInPan, Pan } from './pan';
 import { SaveNotice, saveWords } from './save-notice';
 import { Shortcuts } from './shortcuts';
+import { SwapSheet } from './swap-sheet';
 import { TargetsSheet } from './targets-sheet';
 import { useAutosave } from './use-autosave';
 import { type BalanceOutcome, useBalance } from './use-balance';
-import { knownLines, predictDraft, useFormula } from './use-formula';
+import { useDoubt } from './use-doubt';
+import { knownLines, type Larder, predictDraft, useFormula } from './use-formula';
 import { VerdictDetails, VerdictHead } from './verdict-panel';
 
 /** Grams a new row starts with: a twentieth of the batch, a round number. */
@@ -33,6 +40,33 @@ function firstGrams(draft: FormulaDraft): number {
 /** What a balance depends on, as text: an answer to an older question is let go. */
 function requestOf({ lines, gates, moments, process }: FormulaDraft): string {
   return JSON.stringify([lines, gates, moments, process]);
+}
+
+/** What lies over the screen. */
+type Sheet =
+  | 'add'
+  | 'targets'
+  | 'shortcuts'
+  | 'nutrition'
+  | { readonly swap: string | undefined }
+  | { readonly blend: string };
+
+const isSwap = (sheet: Sheet | undefined) => typeof sheet === 'object' && 'swap' in sheet;
+const isBlend = (sheet: Sheet | undefined) => typeof sheet === 'object' && 'blend' in sheet;
+
+/** The cups and spoons a balance rounds to, row by row; nothing when the scale is used. */
+function cupsOf(draft: FormulaDraft, larder: Larder, system: MeasureSystem): Household | undefined {
+  if (system !== 'cups' && system !== 'usCups') return undefined;
+  return {
+    system,
+    lines: draft.lines.map(({ ingredient, form }) => {
+      const known = larder.get(ingredient);
+      if (!known) return undefined;
+      const { measures, pieces, densityGPerMl } = known;
+      const measurable = { measures, pieces, densityGPerMl };
+      return { measurable, form: formIn(measurable, form) };
+    }),
+  };
 }
 
 /** The Balance screen: the pan, the material and the verdict of one formula. */
@@ -57,7 +91,11 @@ export function BalanceScreen({
   const latest = useRef(draft);
   latest.current = draft;
   const [outcome, setOutcome] = useState<BalanceOutcome & { shownFor: readonly (readonly number[])[] }>();
-  const [sheet, setSheet] = useState<'add' | 'targets' | 'shortcuts' | undefined>();
+  const [sheet, setSheet] = useState<Sheet | undefined>();
+  const [rested, setRested] = useState(24);
+  const [household, setHousehold] = useState(false);
+  const [measures, chooseMeasures] = useMeasureSystem();
+  const doubt = useDoubt(predicted?.formula, rested);
 
   const nameOf = (ingredient: string) => ingredientName(draft, larder, ingredient);
   const gramsNow = draft.lines.map((line) => line.grams);
@@ -69,7 +107,7 @@ export function BalanceScreen({
   const balanceDraft = async (asked: FormulaDraft) => {
     const standing = predictDraft(asked, larder);
     if (!standing || balancing.busy || knownLines(asked, larder).length !== asked.lines.length) return;
-    const answer = await balancing.ask(standing.formula);
+    const answer = await balancing.ask(standing.formula, cupsOf(asked, larder, household ? measures : 'grams'));
     if (requestOf(latest.current) !== requestOf(asked)) return;
     const from = asked.lines.map((line) => line.grams);
     if (answer.status === 'lands') {
@@ -107,6 +145,8 @@ export function BalanceScreen({
     ),
   );
   const inPan = ingredientsInPan(draft, larder);
+  const blended = isBlend(sheet) ? draft.lines.find((line) => line.key === sheet.blend) : undefined;
+  const blendedIngredient = blended && larder.get(blended.ingredient);
 
   return (
     <div className="flex min-h-screen flex-col lg:h-screen">
@@ -134,12 +174,32 @@ export function BalanceScreen({
           <a href={`/api/formulas/${id}/file`} className="flex min-h-11 items-center rounded-md px-3 hover:bg-white/10">
             File
           </a>
+          <select
+            aria-label="Measures beside grams"
+            className="h-11 rounded-md bg-transparent px-1 text-white [&>option]:text-ink"
+            value={measures}
+            onChange={(event) => chooseMeasures(event.target.value as MeasureSystem)}
+          >
+            {(Object.keys(MEASURE_SYSTEMS) as MeasureSystem[]).map((system) => (
+              <option key={system} value={system}>
+                {MEASURE_SYSTEMS[system]}
+              </option>
+            ))}
+          </select>
         </div>
       </TopBar>
       <SaveNotice autosave={autosave} onOpen={formula.open} />
       <main className="grid flex-1 grid-cols-1 md:grid-cols-[372px_minmax(0,1fr)] md:grid-rows-[auto_auto_1fr] lg:min-h-0 lg:grid-cols-[396px_minmax(0,1fr)_292px] lg:grid-rows-[auto_minmax(0,1fr)]">
         <div className="thin-scroll border-rule border-r bg-sheet md:row-span-3 lg:row-span-2 lg:overflow-y-auto">
-          <Pan formula={formula} larder={larder} from={from} onAdd={() => setSheet('add')} />
+          <Pan
+            formula={formula}
+            larder={larder}
+            from={from}
+            measures={measures}
+            onAdd={() => setSheet('add')}
+            onSwap={(key) => setSheet({ swap: key })}
+            onBlend={(key) => setSheet({ blend: key })}
+          />
         </div>
         {predicted ? (
           <>
@@ -153,16 +213,19 @@ export function BalanceScreen({
                 onBalance={balance}
                 onTakeNearest={() => shown && edit({ type: 'balanced', grams: shown.answer.grams })}
                 onUnlock={unlock}
+                household={measures === 'cups' || measures === 'usCups' ? household : undefined}
+                onHousehold={setHousehold}
               />
             </div>
             <div className="thin-scroll px-4 pt-3 pb-6 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:overflow-y-auto">
-              <CurveCard prediction={predicted.prediction} before={before} />
+              <CurveCard predicted={predicted} doubt={doubt} rested={rested} onRested={setRested} before={before} />
               <MomentsStrip prediction={predicted.prediction} />
             </div>
             <div className="thin-scroll border-rule bg-sheet lg:col-start-3 lg:overflow-y-auto lg:border-l">
               <VerdictDetails
                 draft={draft}
                 prediction={predicted.prediction}
+                doubt={doubt}
                 cautions={cautions(predicted.prediction, inPan)}
                 onTargets={() => setSheet('targets')}
               />
@@ -193,6 +256,11 @@ export function BalanceScreen({
         <span className="ml-auto font-medium" role="status" data-testid="save-state">
           {saveWords(autosave.state)}
         </span>
+        {predicted && (
+          <button type="button" className="min-h-9 underline" onClick={() => setSheet('nutrition')}>
+            Nutrition
+          </button>
+        )}
         <button type="button" className="min-h-9" onClick={() => setSheet('shortcuts')}>
           Keys <Key>?</Key>
         </button>
@@ -216,6 +284,36 @@ export function BalanceScreen({
           onClose={() => setSheet(undefined)}
           onTake={(targets) => {
             edit(targets);
+            setSheet(undefined);
+          }}
+        />
+      )}
+      {sheet === 'nutrition' && predicted && (
+        <NutritionSheet prediction={predicted.prediction} ingredients={inPan} onClose={() => setSheet(undefined)} />
+      )}
+      {isSwap(sheet) && predicted && (
+        <SwapSheet
+          draft={draft}
+          predicted={predicted}
+          larder={larder}
+          rowKey={sheet.swap}
+          balancing={balancing}
+          onClose={() => setSheet(undefined)}
+          onTake={(lines) => {
+            edit({ type: 'lines', lines });
+            setSheet(undefined);
+          }}
+        />
+      )}
+      {blended && blendedIngredient && (
+        <BlendSheet
+          line={blended}
+          current={blendedIngredient}
+          ingredients={ingredients}
+          newKey={formula.newKey}
+          onClose={() => setSheet(undefined)}
+          onTake={(parts) => {
+            edit({ type: 'lines', lines: draft.lines.flatMap((line) => (line.key === blended.key ? parts : [line])) });
             setSheet(undefined);
           }}
         />

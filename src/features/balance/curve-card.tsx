@@ -1,13 +1,17 @@
 'use client';
 
 import { Radio, RadioGroup } from '@headlessui/react';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { resistance, SLOW_STIR } from '@/core/flow/casson';
 import { resistanceCurve } from '@/core/predict/curve';
 import type { MomentReading, Prediction } from '@/core/predict/formula';
+import { linearDoubt } from '@/core/predict/linear-doubt';
+import type { Doubt } from '@/core/predict/monte-carlo';
 import { chocolateColour } from '@/core/shine/colour';
 import { type ChartGate, type ChartPoint, ResistanceChart } from '@/ui/resistance-chart';
 import { momentTitle } from './cook-words';
+import { firstBand } from './first-band';
+import type { Predicted } from './use-formula';
 
 /** Resting times the curve can be drawn for, h. */
 const RESTS = [
@@ -59,15 +63,27 @@ function pointOf(reading: MomentReading, prediction: Prediction): ChartPoint {
 
 /** The curve through the gates, with the choice of how long it has rested. */
 export function CurveCard({
-  prediction,
+  predicted,
+  doubt,
+  rested,
+  onRested,
   before,
 }: {
-  prediction: Prediction;
+  predicted: Predicted;
+  /** the full drawing for this formula and rest, once it is there */
+  doubt: Doubt | undefined;
+  /** h the curve has rested at each temperature */
+  rested: number;
+  onRested: (hours: number) => void;
   /** the prediction before the last balance, drawn as a ghost */
   before: Prediction | undefined;
 }) {
-  const [rested, setRested] = useState<number>(24);
+  const { prediction, formula } = predicted;
   const curve = useMemo(() => resistanceCurve(prediction.batch, rested), [prediction, rested]);
+  const band = useMemo(
+    () => doubt?.curve ?? firstBand(curve, linearDoubt(formula, rested)),
+    [doubt, curve, formula, rested],
+  );
   const ghost = useMemo(() => before && resistanceCurve(before.batch, rested), [before, rested]);
   return (
     <section aria-label="Through the gates">
@@ -78,7 +94,7 @@ export function CurveCard({
         </div>
         <RadioGroup
           value={rested}
-          onChange={setRested}
+          onChange={onRested}
           aria-label="Rested at each temperature"
           className="flex shrink-0 items-center gap-1 whitespace-nowrap text-[13px]"
         >
@@ -97,6 +113,7 @@ export function CurveCard({
       <div className="overflow-hidden rounded-xl border border-rule bg-sheet">
         <ResistanceChart
           curve={curve}
+          band={band}
           before={ghost}
           gates={prediction.moments.flatMap((reading) => gateOf(reading, prediction) ?? [])}
           points={prediction.moments.map((reading) => pointOf(reading, prediction))}

@@ -21,6 +21,9 @@ export type Edit =
     }
   | { readonly type: 'form'; readonly key: string; readonly form: string }
   | { readonly type: 'lock'; readonly key: string }
+  | { readonly type: 'tie'; readonly key: string; readonly tie: string | undefined }
+  | { readonly type: 'byVolume'; readonly key: string; readonly byVolume: boolean }
+  | { readonly type: 'lines'; readonly lines: readonly PanLine[] }
   | { readonly type: 'add'; readonly line: PanLine }
   | { readonly type: 'remove'; readonly key: string }
   | { readonly type: 'move'; readonly key: string; readonly to: number }
@@ -108,6 +111,12 @@ export function applyEdit(draft: FormulaDraft, edit: Edit): FormulaDraft {
       return changeLine(draft, edit.key, { form: edit.form || undefined });
     case 'lock':
       return changeLine(draft, edit.key, { locked: !draft.lines.find((line) => line.key === edit.key)?.locked });
+    case 'tie':
+      return changeLine(draft, edit.key, { tie: edit.tie });
+    case 'byVolume':
+      return changeLine(draft, edit.key, { byVolume: edit.byVolume || undefined });
+    case 'lines':
+      return { ...draft, lines: [...edit.lines] };
     case 'add':
       return { ...draft, lines: [...draft.lines, edit.line] };
     case 'remove':

@@ -1,10 +1,13 @@
 import type { GateReading } from '@/core/balance/gates';
-import { modelDoubt } from '@/core/predict/doubt';
+import { GATE_QUANTITIES, type GateQuantity } from '@/core/balance/quantities';
+import { indexDoubt, modelDoubt } from '@/core/predict/doubt';
 import type { MomentReading, Prediction } from '@/core/predict/formula';
-import { celsius, grams, type Quantity, significant, stress, viscosity, waterActivity } from '@/ui/format';
+import type { Doubt, MomentQuantity } from '@/core/predict/monte-carlo';
+import { grams, type Quantity, significant } from '@/ui/format';
 import { type FormulaDraft, totalGrams } from './formula-draft';
+import { POUR_ABOVE_C, QUANTITY_WORDS } from './quantity-words';
 
-/** One measure of the verdict: value, unit and target, ready to show. */
+/** One measure of the verdict: value, unit, target and doubt, ready to show. */
 export interface Measure {
   readonly key: string;
   readonly title: string;
@@ -16,132 +19,129 @@ export interface Measure {
   readonly side: -1 | 0 | 1;
   /** word beside a missed target */
   readonly sideWord: string;
-  /** factor (logarithmic track) or amount (plain) of one standard deviation */
-  readonly doubt: number | undefined;
+  /** between what eight batches in ten fall */
+  readonly spread: readonly [number, number] | undefined;
+  readonly spreadWords: string;
+  /** a plain track; a logarithmic one otherwise */
   readonly plain: boolean;
   readonly range: readonly [number, number];
-  /** place among the measures */
-  readonly rank: number;
 }
 
-const POUR_ABOVE_C = 28;
 /** A yield that comes within this share of the amount wanted is as wanted. */
 const YIELD_WITHIN = 0.03;
+/** Standard deviations of the tenth and ninetieth part of a normal distribution. */
+const TENTH_SD = 1.2816;
+/** A yield stress below this is none: no doubt about it is worth saying, Pa. */
+const NO_YIELD_PA = 0.05;
 
-function band(low: number | undefined, high: number | undefined, show: (value: number) => Quantity): string {
-  const text = (value: number) => {
-    const { number, unit } = show(value);
-    return unit ? `${number}\u202f${unit}` : number;
-  };
+function bandWords(low: number | undefined, high: number | undefined, show: (value: number) => Quantity): string {
+  const text = ({ number, unit }: Quantity) => (unit ? `${number}\u202f${unit}` : number);
   if (low && high !== undefined) {
     const [a, b] = [show(low), show(high)];
-    return a.unit === b.unit
-      ? `${a.number}–${b.number}${b.unit ? `\u202f${b.unit}` : ''}`
-      : `${text(low)}–${text(high)}`;
+    return a.unit === b.unit ? `${a.number}–${b.number}${b.unit ? `\u202f${b.unit}` : ''}` : `${text(a)}–${text(b)}`;
   }
-  if (high !== undefined) return `at most ${text(high)}`;
-  return low ? `at least ${text(low)}` : 'no target';
+  if (high !== undefined) return `at most ${text(show(high))}`;
+  return low ? `at least ${text(show(low))}` : 'no target';
 }
 
-/** Track of a logarithmic gauge: the band and the value with room on both sides. */
-function logRange(value: number, low: number | undefined, high: number | undefined): readonly [number, number] {
-  const marks = [value, low || undefined, high].filter((mark): mark is number => mark !== undefined && mark > 0);
-  return [Math.min(...marks) / 2.5, Math.max(...marks) * 2.5];
+/** Track of a logarithmic gauge: the band, the value and its doubt with room on both sides. */
+function logRange(marks: readonly (number | undefined)[]): readonly [number, number] {
+  const known = marks.filter((mark): mark is number => mark !== undefined && mark > 0);
+  return [Math.min(...known) / 2, Math.max(...known) * 2];
 }
 
 function sideOf(value: number, low: number | undefined, high: number | undefined): -1 | 0 | 1 {
   return value < (low ?? 0) ? -1 : value > (high ?? Number.POSITIVE_INFINITY) ? 1 : 0;
 }
 
-interface Kind {
-  readonly title: (reading: MomentReading) => string;
-  readonly show: (value: number) => Quantity;
-  readonly words: readonly [low: string, high: string];
+/** The model's own doubt, at once: what is shown until the drawing has come to an end. */
+function firstSpread(
+  prediction: Prediction,
+  quantity: GateQuantity,
+  value: number,
+): readonly [number, number] | undefined {
+  const model = modelDoubt(prediction.batch.mixture);
+  const times = (sd: number): readonly [number, number] => [
+    value * Math.exp(-TENTH_SD * sd),
+    value * Math.exp(TENTH_SD * sd),
+  ];
+  if (quantity === 'apparentViscosityPaS') return times(model.lnViscosity);
+  if (quantity === 'yieldStressPa' || quantity === 'resistancePa') return times(model.lnYield);
+  const sd = indexDoubt(model);
+  if (quantity === 'waterActivity') {
+    return [value - TENTH_SD * sd.waterActivity, Math.min(value + TENTH_SD * sd.waterActivity, 1)];
+  }
+  if (quantity === 'shine') {
+    const at = (z: number) => 100 / (1 + ((100 - value) / value) * Math.exp(-z * sd.shine));
+    return [at(-TENTH_SD), at(TENTH_SD)];
+  }
+  return undefined;
 }
 
-/** Order of the measures. */
-const ORDER: readonly GateReading['quantity'][] = [
+const DRAWN: ReadonlySet<string> = new Set<MomentQuantity>([
   'apparentViscosityPaS',
   'yieldStressPa',
   'resistancePa',
   'shine',
   'waterActivity',
-];
+]);
 
-const shine = (value: number): Quantity => ({ number: String(Math.round(value)), unit: '' });
+/** What the measures are made from. */
+interface Standing {
+  readonly prediction: Prediction;
+  /** the full drawing, once it is there */
+  readonly doubt: Doubt | undefined;
+}
 
-const KINDS: Record<GateReading['quantity'], Kind> = {
-  apparentViscosityPaS: {
-    title: ({ moment }) => `Fluidity at ${celsius(moment.temperatureC)}`,
-    show: viscosity,
-    words: ['too thin', 'too thick'],
-  },
-  yieldStressPa: {
-    title: ({ moment }) =>
-      `${moment.temperatureC >= POUR_ABOVE_C ? 'Cling' : 'Set'} at ${celsius(moment.temperatureC)}`,
-    show: stress,
-    words: ['too loose', 'too stiff'],
-  },
-  resistancePa: {
-    title: ({ moment }) => `Resistance at ${celsius(moment.temperatureC)}`,
-    show: stress,
-    words: ['too loose', 'too stiff'],
-  },
-  shine: {
-    title: ({ moment }) => `Shine at ${celsius(moment.temperatureC)}`,
-    show: shine,
-    words: ['too dull', 'too shiny'],
-  },
-  waterActivity: {
-    title: () => 'Water activity',
-    show: waterActivity,
-    words: ['too dry', 'too wet to keep'],
-  },
-};
-
-function doubtOf(
-  quantity: GateReading['quantity'],
-  prediction: Prediction,
-): { doubt: number | undefined; plain: boolean } {
-  const model = modelDoubt(prediction.batch.mixture);
-  if (quantity === 'apparentViscosityPaS') return { doubt: Math.exp(model.lnViscosity), plain: false };
-  if (quantity === 'waterActivity') return { doubt: model.lnYield > 0.8 ? 0.015 : 0.01, plain: true };
-  if (quantity === 'shine') return { doubt: undefined, plain: true };
-  return { doubt: Math.exp(model.lnYield), plain: false };
+function spreadOf(
+  { prediction, doubt }: Standing,
+  at: MomentReading,
+  quantity: GateQuantity,
+  value: number,
+  gate: number | undefined,
+): readonly [number, number] | undefined {
+  const hasYield = quantity === 'yieldStressPa' || quantity === 'resistancePa';
+  if (hasYield && value < NO_YIELD_PA) return undefined;
+  const drawn =
+    gate !== undefined
+      ? doubt?.gates[gate]
+      : DRAWN.has(quantity)
+        ? doubt?.moments[prediction.moments.indexOf(at)]?.[quantity as MomentQuantity]
+        : undefined;
+  return drawn ? [drawn.low, drawn.high] : firstSpread(prediction, quantity, value);
 }
 
 function measureOf(
-  prediction: Prediction,
+  standing: Standing,
   at: MomentReading,
-  quantity: GateReading['quantity'],
-  value: number,
-  limits: { low?: number | undefined; high?: number | undefined },
+  reading: { quantity: GateQuantity; value: number; low?: number | undefined; high?: number | undefined },
   key: string,
+  gate?: number,
 ): Measure {
-  const { low, high } = limits;
-  const kind = KINDS[quantity];
-  const { doubt, plain } = doubtOf(quantity, prediction);
+  const { quantity, value, low, high } = reading;
+  const words = QUANTITY_WORDS[quantity];
+  const spread = spreadOf(standing, at, quantity, value, gate);
   const side = sideOf(value, low, high);
-  const none = (quantity === 'yieldStressPa' || quantity === 'resistancePa') && value < 0.05;
+  const [from, to] = spread ? [words.show(spread[0]), words.show(spread[1])] : [];
   return {
     key,
-    title: kind.title(at),
-    shown: kind.show(value),
+    title: words.title(at.moment),
+    shown: words.show(value),
     value,
     low: low || undefined,
     high,
-    target: band(low, high, kind.show),
+    target: bandWords(low, high, words.show),
     side,
-    sideWord: side === 0 ? '' : kind.words[side < 0 ? 0 : 1],
-    doubt: none ? undefined : doubt,
-    plain,
-    range:
-      quantity === 'shine'
-        ? [0, 100]
-        : quantity === 'waterActivity'
-          ? [0.7, 1]
-          : logRange(Math.max(value, 0.05), low, high),
-    rank: ORDER.indexOf(quantity),
+    sideWord: side === 0 ? '' : side < 0 ? words.tooLow : words.tooHigh,
+    spread,
+    spreadWords:
+      !from || !to || from.number === to.number
+        ? ''
+        : `8 in 10: ${from.number}${from.unit === to.unit ? '' : `\u202f${from.unit}`}–${to.number}${
+            from.unit === to.unit ? '' : `\u202f${to.unit}`
+          }`,
+    plain: words.track !== undefined,
+    range: words.track ?? logRange([Math.max(value, NO_YIELD_PA), low, high, spread?.[0], spread?.[1]]),
   };
 }
 
@@ -163,47 +163,56 @@ function yieldMeasure(draft: FormulaDraft, prediction: Prediction): Measure {
     target: `${wanted === undefined ? 'no target' : `${grams(wanted)}\u202fg ±3\u202f%`}, ${significant(ml, 3)}\u202fml`,
     side,
     sideWord: side < 0 ? 'too little' : side > 0 ? 'too much' : '',
-    doubt: undefined,
+    spread: undefined,
+    spreadWords: '',
     plain: true,
     range: wanted === undefined ? [0, 2 * value] : [Math.min(0.8 * wanted, value), Math.max(1.2 * wanted, value)],
-    rank: ORDER.length,
   };
 }
+
+/** Measures that are shown even where no gate asks for them: which, and at which of the moments. */
+const ALWAYS: readonly { readonly quantity: MomentQuantity; readonly warm: boolean | undefined }[] = [
+  { quantity: 'apparentViscosityPaS', warm: true },
+  { quantity: 'yieldStressPa', warm: false },
+  { quantity: 'shine', warm: undefined },
+  { quantity: 'waterActivity', warm: undefined },
+];
+
+const rank = ({ quantity }: { quantity: GateQuantity }) => GATE_QUANTITIES.indexOf(quantity);
 
 /**
  * The measures of the verdict: every gate, and beside them always the fluidity at the pour, the set when cold, shine, water activity and
  * yield, with no target where none is set.
  */
-export function measures(draft: FormulaDraft, prediction: Prediction): Measure[] {
-  const reading = (name: string) => prediction.moments.find(({ moment }) => moment.name === name);
-  const warm = prediction.moments.filter(({ moment }) => moment.temperatureC >= POUR_ABOVE_C);
-  const cold = prediction.moments.filter(({ moment }) => moment.temperatureC < POUR_ABOVE_C);
-  const gated = prediction.gates.flatMap((gate, index) => {
-    const at = reading(gate.moment);
-    return at ? [measureOf(prediction, at, gate.quantity, gate.value, gate, `gate-${index}`)] : [];
+export function measures(draft: FormulaDraft, prediction: Prediction, doubt: Doubt | undefined): Measure[] {
+  const standing = { prediction, doubt };
+  const isWarm = ({ moment }: MomentReading) => moment.temperatureC >= POUR_ABOVE_C;
+  const named = (name: string) => prediction.moments.find(({ moment }) => moment.name === name);
+  const asked = prediction.gates.flatMap((gate: GateReading, index) => {
+    const at = named(gate.moment);
+    return at ? [{ quantity: gate.quantity, at, gate, index }] : [];
   });
-  const has = (quantity: GateReading['quantity'], among: readonly MomentReading[]) =>
-    prediction.gates.some(
-      (gate) => gate.quantity === quantity && among.some(({ moment }) => moment.name === gate.moment),
-    );
-
-  const extra: Measure[] = [];
-  const pour = reading('pour') ?? warm.at(-1);
-  if (pour && !has('apparentViscosityPaS', warm)) {
-    extra.push(
-      measureOf(prediction, pour, 'apparentViscosityPaS', pour.state.flow.apparentViscosityPaS, {}, 'fluidity'),
-    );
-  }
-  const set = reading('fridge') ?? cold.at(-1);
-  if (set && !has('yieldStressPa', cold)) {
-    extra.push(measureOf(prediction, set, 'yieldStressPa', set.state.flow.yieldStressPa, {}, 'set'));
-  }
-  const shown = pour ?? set;
-  if (shown && !has('shine', prediction.moments)) {
-    extra.push(measureOf(prediction, shown, 'shine', shown.state.shine, {}, 'shine'));
-  }
-  if (shown && !has('waterActivity', prediction.moments)) {
-    extra.push(measureOf(prediction, shown, 'waterActivity', prediction.asKept.waterActivity, {}, 'water-activity'));
-  }
-  return [...gated, ...extra].sort((a, b) => a.rank - b.rank).concat(yieldMeasure(draft, prediction));
+  const extra = ALWAYS.flatMap(({ quantity, warm }) => {
+    const among = prediction.moments.filter((reading) => warm === undefined || isWarm(reading) === warm);
+    if (asked.some((each) => each.quantity === quantity && among.includes(each.at))) return [];
+    const at = among.find(({ moment }) => moment.name === (warm === false ? 'fridge' : 'pour')) ?? among.at(-1);
+    if (!at) return [];
+    const value =
+      quantity === 'waterActivity'
+        ? prediction.asKept.waterActivity
+        : quantity === 'shine'
+          ? at.state.shine
+          : at.state.flow[quantity as 'yieldStressPa'];
+    return [{ quantity: quantity as GateQuantity, at, value }];
+  });
+  return [
+    ...[...asked, ...extra]
+      .sort((a, b) => rank(a) - rank(b))
+      .map((each) =>
+        'gate' in each
+          ? measureOf(standing, each.at, each.gate, `gate-${each.index}`, each.index)
+          : measureOf(standing, each.at, each, each.quantity),
+      ),
+    yieldMeasure(draft, prediction),
+  ];
 }

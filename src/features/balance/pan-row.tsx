@@ -2,13 +2,29 @@
 
 import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
-import { GripVertical, Lock, LockOpen, Minus, MoveDown, MoveUp, Plus, Trash2 } from 'lucide-react';
+import {
+  ArrowLeftRight,
+  Blend,
+  GripVertical,
+  Lock,
+  LockOpen,
+  Minus,
+  MoveDown,
+  MoveUp,
+  Plus,
+  Trash2,
+} from 'lucide-react';
 import { memo } from 'react';
+import { formIn, formsOf, type MeasureSystem } from '@/core/matter/measures';
+import type { Formula, FormulaLine } from '@/core/predict/formula';
+import type { Ingredient } from '@/formats/ingredient';
 import { Button } from '@/ui/button';
 import { grams, gramsPlain, percent } from '@/ui/format';
+import { besideGrams, gramsRules } from '@/ui/kitchen-measure';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import type { Edit, PanLine } from './formula-draft';
+import { GramEffects } from './gram-effects';
 
 interface PanRowProps {
   readonly line: PanLine;
@@ -21,6 +37,13 @@ interface PanRowProps {
   /** grams before the last balance, when it changed them */
   readonly from: number | undefined;
   readonly reach: { readonly least: number; readonly most: number };
+  /** what the larder knows of it; nothing for an ingredient of the formula's own */
+  readonly ingredient: Ingredient | undefined;
+  /** the row as the core sees it, for what its grams do */
+  readonly effectOf: { readonly formula: Formula; readonly line: FormulaLine } | undefined;
+  readonly measures: MeasureSystem;
+  readonly onSwap: () => void;
+  readonly onBlend: () => void;
   readonly open: boolean;
   readonly onOpen: () => void;
   readonly edit: (edit: Edit) => void;
@@ -29,7 +52,8 @@ interface PanRowProps {
 
 /** One ingredient in the pan. Its drawer holds steps, limits and places, for one finger. */
 export const PanRow = memo(function PanRow(props: PanRowProps) {
-  const { line, name, missing, share, from, open, onOpen, edit, pause, reach } = props;
+  const { line, name, missing, share, from, open, onOpen, edit, pause, reach, ingredient, measures } = props;
+  const beside = besideGrams(ingredient, line.grams, measures, line.form);
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: line.key,
   });
@@ -80,19 +104,28 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
               {grams(from)} → {grams(line.grams)} g
             </span>
           ) : (
-            line.form && <span className="truncate text-[13px] text-mute">{line.form}</span>
+            (line.form || line.tie || line.byVolume) && (
+              <span className="truncate text-[13px] text-mute">
+                {[line.form, line.tie && `ratio ${line.tie}`, line.byVolume && 'by volume'].filter(Boolean).join(' · ')}
+              </span>
+            )
           )}
         </button>
         <NumberField
           label={`Grams of ${name}`}
           value={line.grams}
-          rules={GRAMS}
+          rules={gramsRules(ingredient, line.form)}
           write={gramsPlain}
           onValue={(value) => value !== undefined && edit({ type: 'grams', key: line.key, grams: value })}
           onLeave={pause}
           className="w-[92px] shrink-0"
         />
-        <span className="read flex h-11 w-12 shrink-0 items-center justify-end text-[0.9rem] text-mute">
+        <span
+          className={`read flex min-h-11 shrink-0 flex-col items-end justify-center text-right text-[0.9rem] text-mute ${
+            measures === 'grams' ? 'w-12' : 'w-[74px]'
+          }`}
+        >
+          {beside && <span className="text-[0.8rem] text-ink leading-tight">{beside}</span>}
           {percent(share)}
         </span>
       </div>
@@ -126,9 +159,12 @@ function Reach({ line, reach, from }: Pick<PanRowProps, 'line' | 'reach' | 'from
 }
 
 const STEPS = [-10, -1, 1, 10];
+/** Rows in the same group keep their proportion in a balance. */
+const TIES = ['A', 'B', 'C'];
 
 /** Steps, least and most, form, moving and removing. */
-function Drawer({ line, name, place, count, edit, pause }: PanRowProps) {
+function Drawer(props: PanRowProps) {
+  const { line, name, place, count, edit, pause, ingredient, effectOf, onSwap, onBlend } = props;
   const nudge = (step: number) =>
     edit({
       type: 'grams',
@@ -137,6 +173,7 @@ function Drawer({ line, name, place, count, edit, pause }: PanRowProps) {
     });
   return (
     <fieldset className="space-y-3 pt-1 pr-1 pb-3 pl-[60px]" aria-label={`${name}: more`}>
+      {effectOf && <GramEffects {...effectOf} />}
       <div className="flex gap-1.5">
         {STEPS.map((step) => (
           <Button
@@ -185,6 +222,48 @@ function Drawer({ line, name, place, count, edit, pause }: PanRowProps) {
           onBlur={pause}
         />
       </label>
+      {ingredient && formsOf(ingredient).length > 1 && (
+        <p className="text-[13px] text-mute">
+          A cup is read as {formIn(ingredient, line.form)}; say {formsOf(ingredient).join(', ')} above to change that.
+        </p>
+      )}
+      <div className="grid grid-cols-2 gap-2">
+        <label className="flex min-h-11 items-center gap-2 text-[13.5px]">
+          <input
+            type="checkbox"
+            className="size-5 accent-enamel"
+            checked={line.byVolume ?? false}
+            onChange={(event) => edit({ type: 'byVolume', key: line.key, byVolume: event.target.checked })}
+          />
+          by cup or spoon
+        </label>
+        <label className="flex min-h-11 items-center gap-2 text-[13.5px]">
+          <span className="shrink-0">Ratio kept</span>
+          <select
+            className="h-11 min-w-0 flex-1 rounded-lg border border-rule bg-white px-1"
+            aria-label={`Ratio of ${name} kept with group`}
+            value={line.tie ?? ''}
+            onChange={(event) => edit({ type: 'tie', key: line.key, tie: event.target.value || undefined })}
+          >
+            <option value="">no</option>
+            {TIES.map((tie) => (
+              <option key={tie} value={tie}>
+                in group {tie}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
+      {ingredient && (
+        <div className="flex gap-1.5">
+          <Button className="flex-1 !px-2" onClick={onSwap}>
+            <ArrowLeftRight size={16} aria-hidden="true" /> Swap it
+          </Button>
+          <Button className="flex-1 !px-2" onClick={onBlend}>
+            <Blend size={16} aria-hidden="true" /> Blend it
+          </Button>
+        </div>
+      )}
       <div className="flex gap-1.5">
         <Button
           disabled={place === 0}

@@ -14,6 +14,7 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { reachOf } from '@/core/balance/problem';
+import type { MeasureSystem } from '@/core/matter/measures';
 import type { Ingredient } from '@/formats/ingredient';
 import { Key } from '@/ui/button';
 import { grams, gramsPlain } from '@/ui/format';
@@ -22,7 +23,7 @@ import { GRAMS } from '@/ui/parse-amount';
 import { CompositionBar } from './composition-bar';
 import { totalGrams } from './formula-draft';
 import { PanRow } from './pan-row';
-import type { Larder, OpenFormula } from './use-formula';
+import { knownLines, type Larder, type OpenFormula } from './use-formula';
 
 /** A per cent sign stays with its number. */
 const NO_BREAK_PERCENT = '\u00a0%';
@@ -38,13 +39,19 @@ export function Pan({
   formula,
   larder,
   from,
+  measures,
   onAdd,
+  onSwap,
+  onBlend,
 }: {
   formula: OpenFormula;
   larder: Larder;
   /** grams before the last balance, by row */
   from: ReadonlyMap<string, number>;
+  measures: MeasureSystem;
   onAdd: () => void;
+  onSwap: (key: string | undefined) => void;
+  onBlend: (key: string) => void;
 }) {
   const { draft, predicted, edit, pause } = formula;
   const [openKey, setOpenKey] = useState<string | undefined>();
@@ -54,6 +61,12 @@ export function Pan({
   );
   const total = totalGrams(draft);
   const yieldG = Math.max(total - (draft.yield?.bowlLossGrams ?? 0), 0);
+
+  const effectOf = (key: string) => {
+    const place = knownLines(draft, larder).findIndex((each) => each.key === key);
+    const line = predicted?.formula.lines[place];
+    return predicted && line && { formula: predicted.formula, line };
+  };
 
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const to = draft.lines.findIndex((line) => line.key === over?.id);
@@ -104,6 +117,11 @@ export function Pan({
                   count={draft.lines.length}
                   from={from.get(line.key)}
                   reach={reachOf(line, total)}
+                  ingredient={larder.get(line.ingredient)}
+                  effectOf={openKey === line.key ? effectOf(line.key) : undefined}
+                  measures={measures}
+                  onSwap={() => onSwap(line.key)}
+                  onBlend={() => onBlend(line.key)}
                   open={openKey === line.key}
                   onOpen={() => setOpenKey(openKey === line.key ? undefined : line.key)}
                   edit={edit}
@@ -114,13 +132,16 @@ export function Pan({
           </SortableContext>
         </DndContext>
       )}
-      <button
-        type="button"
-        onClick={onAdd}
-        className="mt-1 flex min-h-11 items-center gap-2 pl-[26px] font-semibold text-enamel"
-      >
-        <Plus size={18} aria-hidden="true" /> Add an ingredient <Key>/</Key>
-      </button>
+      <div className="mt-1 flex flex-wrap items-center justify-between gap-2 pl-[26px]">
+        <button type="button" onClick={onAdd} className="flex min-h-11 items-center gap-2 font-semibold text-enamel">
+          <Plus size={18} aria-hidden="true" /> Add an ingredient <Key>/</Key>
+        </button>
+        {predicted && (
+          <button type="button" onClick={() => onSwap(undefined)} className="min-h-11 font-medium text-enamel">
+            Do without…
+          </button>
+        )}
+      </div>
       {predicted && <CompositionBar prediction={predicted.prediction} />}
     </section>
   );

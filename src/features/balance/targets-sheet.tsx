@@ -12,41 +12,21 @@ import { NumberField } from '@/ui/number-field';
 import { type AmountRules, GRAMS } from '@/ui/parse-amount';
 import { momentTitle } from './cook-words';
 import type { Edit, FormulaDraft } from './formula-draft';
+import { QUANTITY_WORDS } from './quantity-words';
 
 type Targets = Extract<Edit, { type: 'targets' }>;
-
-const QUANTITIES: Record<GateQuantity, { name: string; rules: AmountRules; usual: { low?: number; high?: number } }> = {
-  apparentViscosityPaS: {
-    name: 'Fluidity (apparent viscosity)',
-    rules: { least: 0, most: 1e6, unit: 'Pa·s', units: { pa·s: 1, pas: 1 }, example: '1.5' },
-    usual: { low: 1, high: 5 },
-  },
-  yieldStressPa: {
-    name: 'Cling or set (yield stress)',
-    rules: { least: 0, most: 1e7, unit: 'Pa', units: { pa: 1, kpa: 1000 }, example: '200' },
-    usual: { low: 150, high: 5000 },
-  },
-  resistancePa: {
-    name: 'Resistance to the spoon',
-    rules: { least: 0, most: 1e7, unit: 'Pa', units: { pa: 1, kpa: 1000 }, example: '40' },
-    usual: { low: 10, high: 60 },
-  },
-  shine: {
-    name: 'Shine, 0–100',
-    rules: { least: 0, most: 100, unit: '', units: {}, example: '70' },
-    usual: { low: 60 },
-  },
-  waterActivity: {
-    name: 'Water activity',
-    rules: { least: 0, most: 1, unit: 'aw', units: { aw: 1 }, example: '0.9' },
-    usual: { high: 0.9 },
-  },
-};
 
 const CELSIUS: AmountRules = { least: -5, most: 110, unit: '°C', units: { '°c': 1, c: 1 }, example: '32' };
 const HOURS: AmountRules = { least: 0, most: 10_000, unit: 'h', units: { h: 1, min: 1 / 60 }, example: '12' };
 
 const plain = (value: number) => String(Math.round(value * 1e4) / 1e4);
+
+/** How much a miss of a gate counts when not all can be met. */
+const WEIGHTS = [
+  [0.3, 'a wish'],
+  [1, 'counts'],
+  [3, 'counts most'],
+] as const;
 
 /** What is wrong with a gate, if anything. */
 function gateFault(gate: FileGate): string | undefined {
@@ -160,7 +140,7 @@ export function TargetsSheet({
               <h3 className="mb-2 font-sans font-semibold">Gates</h3>
               <ul className="space-y-3">
                 {targets.gates.map((gate, index) => {
-                  const { name, rules } = QUANTITIES[gate.quantity];
+                  const { name, rules } = QUANTITY_WORDS[gate.quantity];
                   const fault = gateFault(gate);
                   return (
                     // biome-ignore lint/suspicious/noArrayIndexKey: two gates may be alike; their place tells them apart
@@ -177,13 +157,13 @@ export function TargetsSheet({
                               quantity,
                               low: undefined,
                               high: undefined,
-                              ...QUANTITIES[quantity].usual,
+                              ...QUANTITY_WORDS[quantity].usual,
                             });
                           }}
                         >
                           {GATE_QUANTITIES.map((quantity) => (
                             <option key={quantity} value={quantity}>
-                              {QUANTITIES[quantity].name}
+                              {QUANTITY_WORDS[quantity].name}
                             </option>
                           ))}
                         </select>
@@ -211,7 +191,7 @@ export function TargetsSheet({
                           <Trash2 size={16} aria-hidden="true" />
                         </Button>
                       </div>
-                      <div className="grid grid-cols-2 gap-2">
+                      <div className="grid grid-cols-[1fr_1fr_104px] gap-2">
                         <NumberField
                           label={`At least, ${name}`}
                           optional
@@ -230,6 +210,18 @@ export function TargetsSheet({
                           write={plain}
                           onValue={(high) => setGate(index, { high })}
                         />
+                        <select
+                          aria-label={`Weight, ${name}`}
+                          className="h-11 rounded-lg border border-rule bg-white px-1 text-[13px]"
+                          value={gate.weight ?? 1}
+                          onChange={(event) => setGate(index, { weight: Number(event.target.value) })}
+                        >
+                          {WEIGHTS.map(([weight, words]) => (
+                            <option key={weight} value={weight}>
+                              {words}
+                            </option>
+                          ))}
+                        </select>
                       </div>
                       {fault && (
                         <p role="alert" className="mt-2 rounded-md bg-off-wash px-2 py-1 text-[13px] text-off">
@@ -251,7 +243,7 @@ export function TargetsSheet({
                       {
                         moment: targets.moments.at(-1)?.name ?? 'fridge',
                         quantity: 'yieldStressPa',
-                        ...QUANTITIES.yieldStressPa.usual,
+                        ...QUANTITY_WORDS.yieldStressPa.usual,
                       },
                     ],
                   })

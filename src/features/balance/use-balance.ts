@@ -3,7 +3,8 @@
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { Formula } from '@/core/predict/formula';
-import type { BalanceAnswer, BalanceDoor } from '@/workers/balance.worker';
+import type { Substitute } from '@/core/swap/swap';
+import type { BalanceAnswer, BalanceDoor, Household, SwapAnswer } from '@/workers/balance.worker';
 import type { FormulaDraft } from './formula-draft';
 
 /** A balance that was asked for: what it started from and what came of it. */
@@ -12,24 +13,36 @@ export interface BalanceOutcome {
   readonly answer: BalanceAnswer;
 }
 
-/** Runs balances in a worker, so that the screen stays free; the last one asked for counts. */
+/** Runs balances and swaps in a worker, so that the screen stays free. */
 export function useBalance() {
   const worker = useRef<{ thread: Worker; door: Remote<BalanceDoor> } | undefined>(undefined);
   const [busy, setBusy] = useState(false);
 
-  useEffect(() => () => worker.current?.thread.terminate(), []);
+  useEffect(
+    () => () => {
+      worker.current?.thread.terminate();
+      worker.current = undefined;
+    },
+    [],
+  );
 
-  const ask = async (formula: Formula): Promise<BalanceAnswer> => {
+  const run = async <Answer>(work: (door: Remote<BalanceDoor>) => Promise<Answer>): Promise<Answer> => {
     if (!worker.current) {
       const thread = new Worker(new URL('../../workers/balance.worker.ts', import.meta.url), { type: 'module' });
       worker.current = { thread, door: wrap<BalanceDoor>(thread) };
     }
     setBusy(true);
     try {
-      return await worker.current.door.balance(formula);
+      return await work(worker.current.door);
     } finally {
       setBusy(false);
     }
   };
-  return { ask, busy };
+  return {
+    busy,
+    ask: (formula: Formula, household?: Household): Promise<BalanceAnswer> =>
+      run((door) => door.balance(formula, household)),
+    swap: (formula: Formula, substitutes: ReadonlyMap<number, Substitute>): Promise<SwapAnswer> =>
+      run((door) => door.swap(formula, substitutes)),
+  };
 }

@@ -2,8 +2,8 @@
 
 import { Scale, SlidersHorizontal } from 'lucide-react';
 import type { Prediction } from '@/core/predict/formula';
+import type { Doubt } from '@/core/predict/monte-carlo';
 import { Button, Key } from '@/ui/button';
-import { significant } from '@/ui/format';
 import { Gauge } from '@/ui/gauge';
 import { BalanceNote } from './balance-note';
 import type { FormulaDraft } from './formula-draft';
@@ -21,6 +21,8 @@ export function VerdictHead({
   onBalance,
   onTakeNearest,
   onUnlock,
+  household,
+  onHousehold,
 }: {
   draft: FormulaDraft;
   prediction: Prediction;
@@ -30,6 +32,9 @@ export function VerdictHead({
   onBalance: () => void;
   onTakeNearest: () => void;
   onUnlock: (line: number) => void;
+  /** whether to round to cups and spoons; nothing where the cook shows none */
+  household: boolean | undefined;
+  onHousehold: (household: boolean) => void;
 }) {
   return (
     <section aria-label="Verdict" className="px-4 pt-3 pb-2">
@@ -53,6 +58,17 @@ export function VerdictHead({
       >
         <Scale size={19} aria-hidden="true" /> {busy ? 'Balancing…' : 'Balance it'} <Key>B</Key>
       </Button>
+      {household !== undefined && (
+        <label className="flex min-h-11 items-center gap-2 text-[13.5px]">
+          <input
+            type="checkbox"
+            className="size-5 accent-enamel"
+            checked={household}
+            onChange={(event) => onHousehold(event.target.checked)}
+          />
+          round to whole spoons and quarter cups
+        </label>
+      )}
       <p className="text-[13px] text-mute">{whatMoves(draft, prediction, nameOf)}</p>
       {outcome && (
         <BalanceNote
@@ -83,11 +99,13 @@ function whatMoves(draft: FormulaDraft, prediction: Prediction, nameOf: (ingredi
 export function VerdictDetails({
   draft,
   prediction,
+  doubt,
   cautions,
   onTargets,
 }: {
   draft: FormulaDraft;
   prediction: Prediction;
+  doubt: Doubt | undefined;
   cautions: readonly string[];
   onTargets: () => void;
 }) {
@@ -95,10 +113,11 @@ export function VerdictDetails({
   return (
     <section aria-label="Measures" className="px-4 pt-1 pb-6">
       <ul>
-        {measures(draft, prediction).map((measure) => (
+        {measures(draft, prediction, doubt).map((measure) => (
           <MeasureRow key={measure.key} measure={measure} />
         ))}
       </ul>
+      {prediction.gates.length > 0 && <Chance doubt={doubt} />}
       <Button className="mt-3 w-full" onClick={onTargets}>
         <SlidersHorizontal size={16} aria-hidden="true" /> Change what it must do
       </Button>
@@ -132,10 +151,25 @@ export function VerdictDetails({
   );
 }
 
+/** How many of a hundred such batches would land, all doubts together. */
+function Chance({ doubt }: { doubt: Doubt | undefined }) {
+  return (
+    <div className="border-rule border-t pt-2" data-testid="chance">
+      <p className="flex items-baseline justify-between gap-2">
+        <span className="font-medium">Chance to land</span>
+        <span className={`read text-[1.35rem] ${doubt ? '' : 'text-mute'}`}>
+          {doubt ? `${Math.round(100 * doubt.chance)}\u202f%` : '…'}
+        </span>
+      </p>
+      <p className="text-[12.5px] text-mute">scale, measures, packs and the model’s own doubt, all gates together</p>
+    </div>
+  );
+}
+
 const MARK = { '-1': '▼', 0: '✓', 1: '▲' } as const;
 
 function MeasureRow({ measure }: { measure: Measure }) {
-  const { title, shown, side, sideWord, target, value, low, high, doubt, plain, range } = measure;
+  const { title, shown, side, sideWord, target, value, low, high, spread, spreadWords, plain, range } = measure;
   const hasTarget = low !== undefined || high !== undefined;
   return (
     <li className="border-rule border-t pt-1 pb-0.5" data-measure={measure.key}>
@@ -151,13 +185,13 @@ function MeasureRow({ measure }: { measure: Measure }) {
           {shown.unit && <span className="text-[0.86rem]"> {shown.unit}</span>}
         </span>
       </div>
-      <Gauge value={value} low={low} high={high} doubt={doubt} plain={plain} range={range} />
+      <Gauge value={value} low={low} high={high} spread={spread} plain={plain} range={range} />
       <p className="flex justify-between gap-2 text-[12.5px] text-mute">
         <span>
           {sideWord && <span className="font-semibold text-off">{sideWord}: </span>}
           {target}
         </span>
-        {doubt !== undefined && <span>doubt {plain ? `±${doubt}` : `×÷${significant(doubt)}`}</span>}
+        {spreadWords && <span className="whitespace-nowrap">{spreadWords}</span>}
       </p>
     </li>
   );

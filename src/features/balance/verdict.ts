@@ -2,15 +2,13 @@ import type { GateReading } from '@/core/balance/gates';
 import type { Prediction } from '@/core/predict/formula';
 import { celsius } from '@/ui/format';
 import { momentTitle, type UseWords, wordsForUse } from './cook-words';
+import { POUR_ABOVE_C, QUANTITY_WORDS } from './quantity-words';
 
 /** A piece of the verdict; `off` pieces say what is wrong. */
 export interface VerdictPart {
   readonly text: string;
   readonly off: boolean;
 }
-
-/** Above this a moment is a pour, below it a set (°C). */
-const POUR_ABOVE_C = 28;
 
 const FLOW = new Set(['apparentViscosityPaS', 'yieldStressPa', 'resistancePa']);
 
@@ -66,7 +64,11 @@ function sayOther(gate: GateReading): VerdictPart {
   if (gate.quantity === 'shine') {
     return say(gate.side < 0 ? 'It will not shine enough.' : 'It shines more than wanted.', true);
   }
-  return say(gate.side > 0 ? 'It will not keep as long as wanted.' : 'It is drier than wanted.', true);
+  if (gate.quantity === 'waterActivity') {
+    return say(gate.side > 0 ? 'It will not keep as long as wanted.' : 'It is drier than wanted.', true);
+  }
+  const words = QUANTITY_WORDS[gate.quantity];
+  return say(`It is ${gate.side > 0 ? words.tooHigh : words.tooLow}.`, true);
 }
 
 /**

@@ -59,7 +59,11 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
   return (
     <>
       <TopBar>
-        <Button look="bare" className="!text-white hover:!bg-white/10" onClick={() => fileInput.current?.click()}>
+        <Button
+          look="bare"
+          className="ml-auto !text-white hover:!bg-white/10"
+          onClick={() => fileInput.current?.click()}
+        >
           <FileUp size={18} aria-hidden="true" /> Open a file
         </Button>
         <input

@@ -1,0 +1,172 @@
+import type { GateQuantity } from '@/core/balance/quantities';
+import type { Moment } from '@/core/predict/moments';
+import { celsius, type Quantity, significant, stress, viscosity, waterActivity } from '@/ui/format';
+import type { AmountRules } from '@/ui/parse-amount';
+import { momentTitle } from './cook-words';
+
+/** Above this a moment is a pour, below it a set (°C). */
+export const POUR_ABOVE_C = 28;
+
+/** How a quantity is said, shown and typed. */
+export interface QuantityWords {
+  /** in a list of choices */
+  readonly name: string;
+  /** inside a sentence */
+  readonly short: string;
+  /** above a value at a moment */
+  readonly title: (moment: Moment) => string;
+  readonly show: (value: number) => Quantity;
+  /** beside a missed target */
+  readonly tooLow: string;
+  readonly tooHigh: string;
+  readonly rules: AmountRules;
+  /** a gate to begin with */
+  readonly usual: { readonly low?: number; readonly high?: number };
+  /** the whole track, for quantities that live on one; a logarithmic one around the target otherwise */
+  readonly track?: readonly [number, number];
+}
+
+const STRESS_RULES: AmountRules = { least: 0, most: 1e7, unit: 'Pa', units: { pa: 1, kpa: 1000 }, example: '200' };
+const share = (example: string): AmountRules => ({ least: 0, most: 1, unit: '', units: {}, example });
+const plain = (unit: string, most: number, example: string): AmountRules => ({
+  least: 0,
+  most,
+  unit,
+  units: unit ? { [unit.toLowerCase()]: 1 } : {},
+  example,
+});
+
+const fixed =
+  (digits: number, unit = '') =>
+  (value: number): Quantity => ({ number: value.toFixed(digits), unit });
+
+function risk(name: string): QuantityWords {
+  return {
+    name: `Risk: ${name}, 0–1`,
+    short: `the risk “${name}”`,
+    title: (moment) => `Risk ${name}, ${momentTitle(moment.name).toLowerCase()}`,
+    show: fixed(2),
+    tooLow: 'lower than wanted',
+    tooHigh: 'too likely',
+    rules: share('0.2'),
+    usual: { high: 0.2 },
+    track: [0, 1],
+  };
+}
+
+export const QUANTITY_WORDS: Record<GateQuantity, QuantityWords> = {
+  apparentViscosityPaS: {
+    name: 'Fluidity (apparent viscosity)',
+    short: 'fluidity',
+    title: ({ temperatureC }) => `Fluidity at ${celsius(temperatureC)}`,
+    show: viscosity,
+    tooLow: 'too thin',
+    tooHigh: 'too thick',
+    rules: { least: 0, most: 1e6, unit: 'Pa·s', units: { pa·s: 1, pas: 1 }, example: '1.5' },
+    usual: { low: 1, high: 5 },
+  },
+  yieldStressPa: {
+    name: 'Cling or set (yield stress)',
+    short: 'set or cling',
+    title: ({ temperatureC }) => `${temperatureC >= POUR_ABOVE_C ? 'Cling' : 'Set'} at ${celsius(temperatureC)}`,
+    show: stress,
+    tooLow: 'too loose',
+    tooHigh: 'too stiff',
+    rules: STRESS_RULES,
+    usual: { low: 150, high: 5000 },
+  },
+  resistancePa: {
+    name: 'Resistance to the spoon',
+    short: 'resistance',
+    title: ({ temperatureC }) => `Resistance at ${celsius(temperatureC)}`,
+    show: stress,
+    tooLow: 'too loose',
+    tooHigh: 'too stiff',
+    rules: { ...STRESS_RULES, example: '40' },
+    usual: { low: 10, high: 60 },
+  },
+  shine: {
+    name: 'Shine, 0–100',
+    short: 'shine',
+    title: ({ temperatureC }) => `Shine at ${celsius(temperatureC)}`,
+    show: fixed(0),
+    tooLow: 'too dull',
+    tooHigh: 'too shiny',
+    rules: plain('', 100, '70'),
+    usual: { low: 60 },
+    track: [0, 100],
+  },
+  waterActivity: {
+    name: 'Water activity',
+    short: 'water activity',
+    title: () => 'Water activity',
+    show: waterActivity,
+    tooLow: 'too dry',
+    tooHigh: 'too wet to keep',
+    rules: { ...share('0.9'), unit: 'aw', units: { aw: 1 } },
+    usual: { high: 0.9 },
+    track: [0.7, 1],
+  },
+  sweetness: {
+    name: 'Sweetness (as g of sugar in 100 g)',
+    short: 'sweetness',
+    title: () => 'Sweetness',
+    show: fixed(0),
+    tooLow: 'not sweet enough',
+    tooHigh: 'too sweet',
+    rules: plain('', 150, '24'),
+    usual: { low: 15, high: 30 },
+    track: [0, 60],
+  },
+  tasteBalance: {
+    name: 'Bitter 0 – sweet 1',
+    short: 'the balance of bitter and sweet',
+    title: () => 'Bitter to sweet',
+    show: fixed(2),
+    tooLow: 'too bitter',
+    tooHigh: 'too sweet for its cocoa',
+    rules: share('0.4'),
+    usual: { low: 0.35, high: 0.55 },
+    track: [0, 1],
+  },
+  cocoaPercent: {
+    name: 'Cocoa % of the batch',
+    short: 'cocoa %',
+    title: () => 'Cocoa',
+    show: (value) => ({ number: significant(value), unit: '%' }),
+    tooLow: 'too little cocoa',
+    tooHigh: 'too much cocoa',
+    rules: plain('%', 100, '25'),
+    usual: { low: 20 },
+    track: [0, 60],
+  },
+  alcoholPercentVol: {
+    name: 'Alcohol, % vol',
+    short: 'alcohol',
+    title: () => 'Alcohol',
+    show: fixed(1, '% vol'),
+    tooLow: 'too little spirit',
+    tooHigh: 'too much alcohol',
+    rules: plain('%', 60, '1.5'),
+    usual: { high: 0.5 },
+    track: [0, 15],
+  },
+  costEurPerKg: {
+    name: 'Cost, €/kg',
+    short: 'cost',
+    title: () => 'Cost',
+    show: fixed(2, '€/kg'),
+    tooLow: 'cheaper than wanted',
+    tooHigh: 'too dear',
+    rules: plain('€/kg', 10_000, '7.50'),
+    usual: { high: 8 },
+  },
+  brokenRisk: risk('splits'),
+  seizedRisk: risk('seizes'),
+  grainyRisk: risk('grainy'),
+  chalkyRisk: risk('chalky'),
+  gummyRisk: risk('gluey'),
+  weepingRisk: risk('weeps'),
+  skinRisk: risk('skin'),
+  bloomRisk: risk('bloom'),
+};

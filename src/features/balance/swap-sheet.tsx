@@ -1,0 +1,282 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import { compositionVector } from '@/core/matter/components';
+import { resistanceCurve } from '@/core/predict/curve';
+import { linearDoubt } from '@/core/predict/linear-doubt';
+import { chocolateColour } from '@/core/shine/colour';
+import { breaks, RESTRICTIONS, type Restriction } from '@/core/swap/restrictions';
+import { nearestFirst } from '@/core/swap/substitutes';
+import type { Substitute } from '@/core/swap/swap';
+import { doubtKindOf, type Ingredient } from '@/formats/ingredient';
+import { Button } from '@/ui/button';
+import { grams } from '@/ui/format';
+import { ResistanceChart } from '@/ui/resistance-chart';
+import { Sheet } from '@/ui/sheet';
+import { firstBand } from './first-band';
+import type { FormulaDraft, PanLine } from './formula-draft';
+import { swapChanges } from './swap-changes';
+import type { useBalance } from './use-balance';
+import { type Larder, type Predicted, predictDraft } from './use-formula';
+
+const RESTRICTION_WORDS: Record<Restriction, string> = {
+  dairy: 'no dairy',
+  alcohol: 'no alcohol',
+  addedSugar: 'no added sugar',
+  nuts: 'no nuts',
+  soya: 'no soya',
+  gelatin: 'no gelatin',
+  animal: 'vegan',
+};
+
+const RESTED_H = 24;
+const MOST_CANDIDATES = 40;
+
+/** What stands in for each row, by its key. */
+type Chosen = ReadonlyMap<string, string>;
+
+function substituteOf(ingredient: Ingredient): Substitute {
+  return {
+    ingredient: ingredient.id,
+    perGram: compositionVector(ingredient.components),
+    priceEurPerKg: ingredient.priceEurPerKg ?? undefined,
+    kind: doubtKindOf(ingredient),
+  };
+}
+
+/** The rows with their stand-ins and the grams of the answer. */
+function swappedLines(draft: FormulaDraft, chosen: Chosen, answer: readonly number[]): PanLine[] {
+  return draft.lines.map((line, i) => ({
+    ...line,
+    ingredient: chosen.get(line.key) ?? line.ingredient,
+    grams: answer[i] ?? line.grams,
+  }));
+}
+
+/**
+ * “I have this instead of that”: another ingredient for a row, or the whole pan without dairy, alcohol, sugar…; balanced again so that the
+ * curve stays, with all that changed said before anything is taken.
+ */
+export function SwapSheet({
+  draft,
+  predicted,
+  larder,
+  rowKey,
+  balancing,
+  onClose,
+  onTake,
+}: {
+  draft: FormulaDraft;
+  predicted: Predicted;
+  larder: Larder;
+  /** the row it was opened from, if any */
+  rowKey: string | undefined;
+  balancing: ReturnType<typeof useBalance>;
+  onClose: () => void;
+  onTake: (lines: readonly PanLine[]) => void;
+}) {
+  const [chosen, setChosen] = useState<Chosen>(new Map());
+  const [query, setQuery] = useState('');
+  const [answer, setAnswer] = useState<{ chosen: Chosen; grams: readonly number[]; keepsCurve: boolean } | undefined>();
+  const line = draft.lines.find(({ key }) => key === rowKey);
+  const own = (id: string) => larder.get(id);
+
+  const { swap } = balancing;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the sheet covers the pan, so only the choice can change while it is open
+  useEffect(() => {
+    if (chosen.size === 0) return;
+    let wanted = true;
+    const substitutes = new Map(
+      draft.lines.flatMap((each, i) => {
+        const ingredient = larder.get(chosen.get(each.key) ?? '');
+        return ingredient ? [[i, substituteOf(ingredient)] as const] : [];
+      }),
+    );
+    void swap(predicted.formula, substitutes).then(({ grams: found, keepsCurve }) => {
+      if (wanted) setAnswer({ chosen, grams: found, keepsCurve });
+    });
+    return () => {
+      wanted = false;
+    };
+  }, [chosen]);
+
+  const candidates = useMemo(() => {
+    const current = line && larder.get(line.ingredient);
+    if (!current) return [];
+    const words = query.toLowerCase().split(/\s+/).filter(Boolean);
+    const others = [...larder.values()].filter(
+      (each) =>
+        each.id !== current.id && words.every((word) => `${each.name} ${each.group}`.toLowerCase().includes(word)),
+    );
+    return nearestFirst(current.components, others).slice(0, MOST_CANDIDATES);
+  }, [line, larder, query]);
+
+  const without = (restriction: Restriction) => {
+    const allowed = [...larder.values()].filter((each) => !breaks(restriction, each));
+    const found = draft.lines.flatMap((each) => {
+      const current = own(each.ingredient);
+      if (!current || !breaks(restriction, current)) return [];
+      const [nearest] = nearestFirst(current.components, allowed);
+      return nearest ? [[each.key, nearest.id] as const] : [];
+    });
+    setChosen(new Map(found));
+  };
+  const broken = RESTRICTIONS.filter((restriction) =>
+    draft.lines.some((each) => {
+      const current = own(each.ingredient);
+      return current && each.grams > 0 && breaks(restriction, current);
+    }),
+  );
+
+  const ready = answer?.chosen === chosen && chosen.size > 0 ? answer : undefined;
+  const lines = ready && swappedLines(draft, chosen, ready.grams);
+  const after = lines && predictDraft({ ...draft, lines }, larder);
+
+  return (
+    <Sheet
+      title={line ? `Instead of ${own(line.ingredient)?.name ?? line.ingredient}` : 'Do without'}
+      width="wide"
+      onClose={onClose}
+      footer={
+        <>
+          <Button look="primary" disabled={!lines} onClick={() => lines && onTake(lines)}>
+            {balancing.busy ? 'Balancing…' : 'Take the swap'}
+          </Button>
+          <Button onClick={onClose}>Leave the pan as it is</Button>
+        </>
+      }
+    >
+      <div className="grid gap-6 md:grid-cols-[300px_minmax(0,1fr)]">
+        <div>
+          {broken.length > 0 && (
+            <section className="mb-4">
+              <h3 className="mb-1 font-sans font-semibold">The whole pan</h3>
+              <div className="flex flex-wrap gap-1.5">
+                {broken.map((restriction) => (
+                  <Button key={restriction} className="!px-3" onClick={() => without(restriction)}>
+                    {RESTRICTION_WORDS[restriction]}
+                  </Button>
+                ))}
+              </div>
+            </section>
+          )}
+          {line && (
+            <section>
+              <h3 className="mb-1 font-sans font-semibold">This row, the nearest first</h3>
+              <input
+                type="search"
+                aria-label="Search a stand-in"
+                placeholder="Search the larder"
+                className="mb-2 h-11 w-full rounded-lg border border-rule bg-white px-3"
+                value={query}
+                onChange={(event) => setQuery(event.target.value)}
+              />
+              <ul className="thin-scroll max-h-[46vh] overflow-y-auto rounded-lg border border-rule">
+                {candidates.map((candidate) => (
+                  <li key={candidate.id}>
+                    <button
+                      type="button"
+                      aria-pressed={chosen.get(line.key) === candidate.id}
+                      onClick={() => setChosen(new Map([[line.key, candidate.id]]))}
+                      className="flex min-h-11 w-full items-center border-rule-soft border-b px-3 text-left hover:bg-enamel-wash aria-pressed:bg-enamel-wash aria-pressed:font-semibold"
+                    >
+                      {candidate.name}
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </section>
+          )}
+        </div>
+        {ready && after && lines ? (
+          <SwapResult
+            before={predicted}
+            after={after}
+            draft={draft}
+            lines={lines}
+            larder={larder}
+            keepsCurve={ready.keepsCurve}
+          />
+        ) : (
+          <p className="self-center text-mute">
+            {chosen.size > 0
+              ? 'Balancing…'
+              : 'Choose what you have. The pan is balanced again so that the curve stays, and you see what changes before you take it.'}
+          </p>
+        )}
+      </div>
+    </Sheet>
+  );
+}
+
+/** The curve before and after, the rows, and all that changed. */
+function SwapResult({
+  before,
+  after,
+  draft,
+  lines,
+  larder,
+  keepsCurve,
+}: {
+  before: Predicted;
+  after: Predicted;
+  draft: FormulaDraft;
+  lines: readonly PanLine[];
+  larder: Larder;
+  keepsCurve: boolean;
+}) {
+  const was = useMemo(() => resistanceCurve(before.prediction.batch, RESTED_H), [before]);
+  const is = useMemo(() => resistanceCurve(after.prediction.batch, RESTED_H), [after]);
+  const band = useMemo(() => firstBand(is, linearDoubt(after.formula, RESTED_H)), [is, after]);
+  const nameOf = (id: string) => larder.get(id)?.name ?? id;
+  const changes = swapChanges(draft.lines, lines, before.prediction, after.prediction, larder);
+  return (
+    <div data-testid="swap-result">
+      <p className={`mb-2 font-head text-[1.1rem] font-semibold ${keepsCurve ? '' : 'text-near'}`}>
+        {keepsCurve
+          ? 'The curve stays within a tenth at every moment.'
+          : 'The curve cannot quite be kept; this is the nearest.'}
+      </p>
+      <div className="mb-3 overflow-hidden rounded-xl border border-rule">
+        <ResistanceChart
+          curve={is}
+          band={band}
+          before={was}
+          gates={[]}
+          points={after.prediction.moments.map(({ moment, state }) => ({
+            name: moment.name,
+            temperatureC: moment.temperatureC,
+            resistancePa: state.flow.resistancePa,
+            side: 0,
+          }))}
+          colour={chocolateColour(after.prediction.batch.mixture)}
+        />
+      </div>
+      <ul className="read mb-3 text-[0.9rem]">
+        {lines.map((line, i) => {
+          const old = draft.lines[i];
+          if (!old || (old.grams === line.grams && old.ingredient === line.ingredient)) return null;
+          return (
+            <li key={line.key}>
+              {old.ingredient === line.ingredient
+                ? nameOf(line.ingredient)
+                : `${nameOf(old.ingredient)} → ${nameOf(line.ingredient)}`}
+              : {grams(old.grams)} → {grams(line.grams)} g
+            </li>
+          );
+        })}
+      </ul>
+      <table className="w-full text-[13.5px]">
+        <tbody>
+          {changes.map(({ name, before: was, after: is, off }) => (
+            <tr key={name} className="border-rule-soft border-b">
+              <th className="py-1 text-left font-medium">{name}</th>
+              <td className="read text-right text-mute">{was}</td>
+              <td className={`read pl-3 text-right ${off ? 'text-off' : ''}`}>→ {is}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
