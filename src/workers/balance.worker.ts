@@ -11,7 +11,8 @@ export type BalanceAnswer = Pick<BalanceResult, 'status' | 'grams' | 'change' | 
 export interface SwapAnswer {
   /** g of every line */
   readonly grams: readonly number[];
-  readonly keepsCurve: boolean;
+  /** ln within which the resistance stays at every moment; nothing when the curve cannot be kept */
+  readonly within: number | undefined;
 }
 
 /** Cups and spoons to round to: by line, what is measured in which form; lines without are weighed. */
@@ -33,8 +34,8 @@ const door = {
   },
 
   swap(formula: Formula, substitutes: ReadonlyMap<number, Substitute>): SwapAnswer {
-    const { formula: swapped, keepsCurve } = swap(formula, substitutes);
-    return { grams: swapped.lines.map((line) => line.grams), keepsCurve };
+    const { formula: swapped, within } = swap(formula, substitutes);
+    return { grams: swapped.lines.map((line) => line.grams), within };
   },
 };
 

@@ -127,7 +127,7 @@ describe('the verdict', () => {
 describe('the measures', () => {
   it('always hold fluidity, set, shine, water activity and yield, each with value and unit', () => {
     for (const file of demo.values()) {
-      const shown = measures(open(file), predict(file));
+      const shown = measures(open(file), predict(file), undefined);
       for (const title of [/^(Fluidity|Resistance)/, /^Set/, /^Shine/, /^Water activity/, /^Yield/]) {
         expect(
           shown.some((measure) => title.test(measure.title)),
@@ -143,16 +143,18 @@ describe('the measures', () => {
   });
 
   it('show what a gate misses and by which side', () => {
-    const set = measures(open(gloss), predict(gloss)).find(({ title }) => title.startsWith('Set at 4'));
+    const set = measures(open(gloss), predict(gloss), undefined).find(({ title }) => title.startsWith('Set at 4'));
     expect(set).toMatchObject({ side: 1, sideWord: 'too stiff', high: 2500 });
     expect(set?.shown).toEqual({ number: '3.1', unit: 'kPa' });
   });
 
   it('take what stays in the bowl from the yield', () => {
-    const shown = measures(open(gloss), predict(gloss)).find(({ key }) => key === 'yield');
+    const shown = measures(open(gloss), predict(gloss), undefined).find(({ key }) => key === 'yield');
     expect(shown).toMatchObject({ value: 580, side: 0 });
     const half = applyEdit(open(gloss), { type: 'grams', key: 'none', grams: 1 });
-    expect(measures({ ...half, yield: { targetGrams: 900, bowlLossGrams: 0 } }, predict(gloss)).at(-1)).toMatchObject({
+    expect(
+      measures({ ...half, yield: { targetGrams: 900, bowlLossGrams: 0 } }, predict(gloss), undefined).at(-1),
+    ).toMatchObject({
       side: -1,
       sideWord: 'too little',
     });

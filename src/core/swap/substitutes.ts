@@ -3,9 +3,9 @@ import type { ComponentName, Composition } from '../matter/components';
 /** What an ingredient brings to a pan, by the job its components do; g per 100 g, weighted by how much the pan feels them (J). */
 const JOBS: readonly { readonly weight: number; readonly parts: readonly ComponentName[] }[] = [
   { weight: 1, parts: ['water'] },
-  { weight: 1.5, parts: ['cocoa_butter'] },
-  { weight: 1, parts: ['milk_fat', 'hard_fat', 'lauric_fat'] },
-  { weight: 1, parts: ['liquid_oil'] },
+  { weight: 1, parts: ['cocoa_butter', 'milk_fat', 'hard_fat', 'lauric_fat', 'liquid_oil'] },
+  { weight: 1, parts: ['cocoa_butter'] },
+  { weight: 0.4, parts: ['milk_fat', 'hard_fat', 'lauric_fat'] },
   { weight: 2.5, parts: ['cocoa_solids'] },
   { weight: 2, parts: ['milk_protein', 'other_protein'] },
   {

@@ -207,6 +207,7 @@ export function BalanceScreen({
               <VerdictHead
                 draft={draft}
                 prediction={predicted.prediction}
+                doubt={doubt}
                 outcome={shown}
                 busy={balancing.busy}
                 nameOf={nameOf}

@@ -77,7 +77,9 @@ export function SwapSheet({
 }) {
   const [chosen, setChosen] = useState<Chosen>(new Map());
   const [query, setQuery] = useState('');
-  const [answer, setAnswer] = useState<{ chosen: Chosen; grams: readonly number[]; keepsCurve: boolean } | undefined>();
+  const [answer, setAnswer] = useState<
+    { chosen: Chosen; grams: readonly number[]; within: number | undefined } | undefined
+  >();
   const line = draft.lines.find(({ key }) => key === rowKey);
   const own = (id: string) => larder.get(id);
 
@@ -92,8 +94,8 @@ export function SwapSheet({
         return ingredient ? [[i, substituteOf(ingredient)] as const] : [];
       }),
     );
-    void swap(predicted.formula, substitutes).then(({ grams: found, keepsCurve }) => {
-      if (wanted) setAnswer({ chosen, grams: found, keepsCurve });
+    void swap(predicted.formula, substitutes).then(({ grams: found, within }) => {
+      if (wanted) setAnswer({ chosen, grams: found, within });
     });
     return () => {
       wanted = false;
@@ -195,7 +197,7 @@ export function SwapSheet({
             draft={draft}
             lines={lines}
             larder={larder}
-            keepsCurve={ready.keepsCurve}
+            within={ready.within}
           />
         ) : (
           <p className="self-center text-mute">
@@ -216,14 +218,14 @@ function SwapResult({
   draft,
   lines,
   larder,
-  keepsCurve,
+  within,
 }: {
   before: Predicted;
   after: Predicted;
   draft: FormulaDraft;
   lines: readonly PanLine[];
   larder: Larder;
-  keepsCurve: boolean;
+  within: number | undefined;
 }) {
   const was = useMemo(() => resistanceCurve(before.prediction.batch, RESTED_H), [before]);
   const is = useMemo(() => resistanceCurve(after.prediction.batch, RESTED_H), [after]);
@@ -232,10 +234,10 @@ function SwapResult({
   const changes = swapChanges(draft.lines, lines, before.prediction, after.prediction, larder);
   return (
     <div data-testid="swap-result">
-      <p className={`mb-2 font-head text-[1.1rem] font-semibold ${keepsCurve ? '' : 'text-near'}`}>
-        {keepsCurve
-          ? 'The curve stays within a tenth at every moment.'
-          : 'The curve cannot quite be kept; this is the nearest.'}
+      <p className={`mb-2 font-head text-[1.1rem] font-semibold ${within === undefined ? 'text-near' : ''}`}>
+        {within === undefined
+          ? 'The curve cannot be kept with this; it comes no nearer.'
+          : `The curve stays within ×÷${Math.exp(within).toFixed(1)} at every moment.`}
       </p>
       <div className="mb-3 overflow-hidden rounded-xl border border-rule">
         <ResistanceChart

@@ -15,6 +15,7 @@ import { riskNotes, verdict } from './verdict';
 export function VerdictHead({
   draft,
   prediction,
+  doubt,
   outcome,
   busy,
   nameOf,
@@ -26,6 +27,7 @@ export function VerdictHead({
 }: {
   draft: FormulaDraft;
   prediction: Prediction;
+  doubt: Doubt | undefined;
   outcome: BalanceOutcome | undefined;
   busy: boolean;
   nameOf: (ingredient: string) => string;
@@ -50,9 +52,10 @@ export function VerdictHead({
           </span>
         ))}
       </p>
+      {prediction.gates.length > 0 && <Chance doubt={doubt} />}
       <Button
         look="primary"
-        className="mt-3 mb-1 min-h-12 w-full text-[1.05rem]"
+        className="mt-2 mb-1 min-h-12 w-full text-[1.05rem]"
         onClick={onBalance}
         disabled={busy || prediction.gates.length === 0}
       >
@@ -117,7 +120,6 @@ export function VerdictDetails({
           <MeasureRow key={measure.key} measure={measure} />
         ))}
       </ul>
-      {prediction.gates.length > 0 && <Chance doubt={doubt} />}
       <Button className="mt-3 w-full" onClick={onTargets}>
         <SlidersHorizontal size={16} aria-hidden="true" /> Change what it must do
       </Button>
@@ -154,15 +156,12 @@ export function VerdictDetails({
 /** How many of a hundred such batches would land, all doubts together. */
 function Chance({ doubt }: { doubt: Doubt | undefined }) {
   return (
-    <div className="border-rule border-t pt-2" data-testid="chance">
-      <p className="flex items-baseline justify-between gap-2">
-        <span className="font-medium">Chance to land</span>
-        <span className={`read text-[1.35rem] ${doubt ? '' : 'text-mute'}`}>
-          {doubt ? `${Math.round(100 * doubt.chance)}\u202f%` : '…'}
-        </span>
-      </p>
-      <p className="text-[12.5px] text-mute">scale, measures, packs and the model’s own doubt, all gates together</p>
-    </div>
+    <p className="mt-2 flex items-baseline gap-2" data-testid="chance">
+      <span className={`read text-[1.35rem] ${doubt ? '' : 'text-mute'}`}>
+        {doubt ? `${Math.round(100 * doubt.chance)}\u202f%` : '…'}
+      </span>
+      <span className="text-[13px] leading-tight text-mute">chance to land: scale, packs and the model in doubt</span>
+    </p>
   );
 }
 

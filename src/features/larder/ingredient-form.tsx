@@ -212,7 +212,11 @@ function Components({ form, assumed }: { form: Form; assumed: readonly Component
   return (
     <fieldset className="rounded-xl border border-rule p-4">
       <legend className="px-1 font-semibold">What 100 g is made of</legend>
-      {sum > 0 && <CompositionStrip amounts={stripAmounts(grams)} total={Math.max(sum, 100)} />}
+      {sum > 0 && (
+        <div className="max-w-md">
+          <CompositionStrip amounts={stripAmounts(grams)} total={Math.max(sum, 100)} />
+        </div>
+      )}
       <p className={`mt-1 mb-3 text-[13.5px] ${sum > 100.5 ? 'text-off' : 'text-mute'}`}>
         {sum > 100.5
           ? `The parts add up to ${sum.toFixed(1)} g: take some away.`

@@ -11,7 +11,7 @@ import {
 } from '@tanstack/react-table';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
-import { useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { grams, significant } from '@/ui/format';
 import type { LarderRow } from './larder-rows';
 
@@ -82,6 +82,9 @@ const ROW_HEIGHT = 52;
 /** The larder as a table: sorts by any column, draws only the rows in sight. */
 export function LarderTable({ rows, onOpen }: { rows: LarderRow[]; onOpen: (id: string) => void }) {
   const scroller = useRef<HTMLDivElement>(null);
+  // The content policy allows no style attribute from the server: the height comes with the first drawing.
+  const [drawn, setDrawn] = useState(false);
+  useEffect(() => setDrawn(true), []);
   const table = useTable({ features, columns, data: rows, getRowId: (row) => row.ingredient.id });
   const sorted = table.getRowModel().rows;
   const virtual = useVirtualizer({
@@ -121,7 +124,7 @@ export function LarderTable({ rows, onOpen }: { rows: LarderRow[]; onOpen: (id: 
             </tr>
           ))}
         </thead>
-        <tbody className="relative grid" style={{ height: virtual.getTotalSize() }}>
+        <tbody className="relative grid" style={drawn ? { height: virtual.getTotalSize() } : undefined}>
           {virtual.getVirtualItems().map((item) => {
             const row = sorted[item.index];
             if (!row) return null;

@@ -45,17 +45,14 @@ export async function stockEmptyLarder(db: Database, starting: readonly Ingredie
   });
 }
 
-/**
- * Fills in what an older larder does not know of typical ingredients yet. Prices, stock and notes are the kitchen's and stay.
- */
+/** Brings typical ingredients up to what this version knows of them. Prices, stock and notes are the kitchen's and stay. */
 export async function refreshTypical(db: Database, starting: readonly Ingredient[]): Promise<void> {
   await db.transaction(async (tx) => {
-    for (const { id, ph, gelatinBloomG } of starting) {
-      if (ph === null && gelatinBloomG === null) continue;
+    for (const { id, priceEurPerKg: _, stockG: __, note: ___, ...typical } of starting) {
       await tx
         .update(ingredients)
-        .set({ ph, gelatinBloomG })
-        .where(and(eq(ingredients.id, id), eq(ingredients.origin, 'typical'), isNull(ingredients.ph)));
+        .set(typical)
+        .where(and(eq(ingredients.id, id), eq(ingredients.origin, 'typical')));
     }
   });
 }
