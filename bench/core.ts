@@ -1,13 +1,21 @@
 import { readFileSync } from 'node:fs';
 import { Bench } from 'tinybench';
 import { balance } from '../src/core/balance/balance';
+import type { Gate } from '../src/core/balance/gates';
+import { compositionVector } from '../src/core/matter/components';
 import { mix } from '../src/core/matter/mixing';
 import { DEFAULT_PROCESS } from '../src/core/matter/process';
 import { resistanceCurve } from '../src/core/predict/curve';
-import type { Formula } from '../src/core/predict/formula';
+import { type Formula, predictFormula } from '../src/core/predict/formula';
+import { linearDoubt } from '../src/core/predict/linear-doubt';
+import { monteCarlo } from '../src/core/predict/monte-carlo';
 import { prepareBatch, stateAt } from '../src/core/predict/state';
+import { type Substitute, swap } from '../src/core/swap/swap';
+import { EVERYTHING, filterRows, rowOf } from '../src/features/larder/larder-rows';
 import { readFormula } from '../src/formats/formula-file';
-import { parseLarderCsv } from '../src/formats/larder-csv';
+import type { StoredIngredient } from '../src/formats/ingredient';
+import { parseLarderCsv, readLarderRows, writeLarderCsv } from '../src/formats/larder-csv';
+import { planImport } from '../src/formats/larder-import';
 import { resolveFormula } from '../src/formats/resolve-formula';
 import { type Row, report } from './report';
 
@@ -38,8 +46,22 @@ const ROWS: readonly (readonly [string, number])[] = [
   ['coffee-instant', 2],
 ];
 
+const FOUR_GATES: readonly Gate[] = [
+  { moment: 'pour', quantity: 'apparentViscosityPaS', low: 0.8, high: 3 },
+  { moment: 'pour', quantity: 'shine', low: 60 },
+  { moment: 'fridge', quantity: 'yieldStressPa', low: 300, high: 2500 },
+  { moment: 'pour', quantity: 'waterActivity', high: 0.9 },
+];
+const EIGHT_GATES: readonly Gate[] = [
+  ...FOUR_GATES,
+  { moment: 'pour', quantity: 'sweetness', low: 18, high: 28 },
+  { moment: 'pour', quantity: 'cocoaPercent', low: 22, high: 32 },
+  { moment: 'pour', quantity: 'alcoholPercentVol', high: 1 },
+  { moment: 'fridge', quantity: 'grainyRisk', high: 0.2 },
+];
+
 /** A ganache too stiff from the fridge, as far down the list as asked. */
-function ganache(lines: number): Formula {
+function ganache(lines: number, gates = FOUR_GATES): Formula {
   return resolveFormula(
     readFormula({
       format: 'dark-pour/formula',
@@ -50,12 +72,7 @@ function ganache(lines: number): Formula {
         { name: 'pour', temperatureC: 36 },
         { name: 'fridge', temperatureC: 4, history: [[12, 4]] },
       ],
-      gates: [
-        { moment: 'pour', quantity: 'apparentViscosityPaS', low: 0.8, high: 3 },
-        { moment: 'pour', quantity: 'shine', low: 60 },
-        { moment: 'fridge', quantity: 'yieldStressPa', low: 300, high: 2500 },
-        { moment: 'pour', quantity: 'waterActivity', high: 0.9 },
-      ],
+      gates: [...gates],
     }),
     larder,
   );
@@ -63,10 +80,21 @@ function ganache(lines: number): Formula {
 
 const ten = ganache(10);
 const twenty = ganache(20);
+const twelve = ganache(12, EIGHT_GATES);
 const components = mix(ten.lines);
+const lighterCream: Substitute = {
+  ingredient: 'cream-25',
+  perGram: compositionVector(larder.get('cream-25')?.components ?? {}),
+};
+const many = Array.from({ length: 5000 }, (_, i): StoredIngredient => {
+  const [ingredient] = [...larder.values()].slice(i % larder.size);
+  return { ...(ingredient as StoredIngredient), id: `row-${i}`, name: `${ingredient?.name} ${i}`, revision: 1 };
+});
+const rows = many.map(rowOf);
+const csv = writeLarderCsv(many);
 
 /** What is measured, and the time it should stay below, µs. */
-const CASES: readonly { name: string; aimUs: number; run: () => unknown }[] = [
+const CASES: { name: string; aimUs: number; run: () => unknown }[] = [
   {
     name: 'one prediction at one temperature',
     aimUs: 15,
@@ -88,6 +116,37 @@ const CASES: readonly { name: string; aimUs: number; run: () => unknown }[] = [
     run: () => balance(twenty),
   },
 ];
+
+CASES.push(
+  { name: 'everything of a formula at four moments', aimUs: 80, run: () => predictFormula(ten) },
+  {
+    name: `balance, ${twelve.lines.length} ingredients, ${twelve.gates.length} gates`,
+    aimUs: 40_000,
+    run: () => balance(twelve),
+  },
+  {
+    name: 'doubt, 2,000 draws x 64 temperatures',
+    aimUs: 300_000,
+    run: () => monteCarlo(ten, { restedHours: 24, seed: 1, draws: 2000 }),
+  },
+  { name: 'doubt to first order, 20 ingredients', aimUs: 5000, run: () => linearDoubt(twenty, 24) },
+  { name: 'swap, 10 ingredients', aimUs: 150_000, run: () => swap(ten, new Map([[1, lighterCream]])) },
+  {
+    name: 'larder of 5,000 filtered',
+    aimUs: 16_000,
+    run: () => filterRows(rows, { ...EVERYTHING, query: 'cream 4', without: 'soya' }),
+  },
+  {
+    name: 'CSV of 5,000 rows read and planned',
+    aimUs: 5_000_000,
+    run: () => {
+      const reading = readLarderRows(csv);
+      let step = reading.next();
+      while (!step.done) step = reading.next();
+      return planImport(step.value, many);
+    },
+  },
+);
 
 const bench = new Bench({ time: 1000, warmupTime: 300 });
 for (const { name, run } of CASES) bench.add(name, run);

@@ -65,3 +65,22 @@ export function softCap4(value: number, cap: number): number {
   const square = share * share;
   return value / Math.sqrt(Math.sqrt(1 + square * square));
 }
+
+/**
+ * x to a power that is a multiple of a half, by a root and repeated squaring: several times faster than the general power.
+ *
+ * @param x 0 or more
+ * @param power 0, 0.5, 1, 1.5…
+ * @example halfPower(4, 1.5) // 8
+ */
+export function halfPower(x: number, power: number): number {
+  let left = Math.floor(power);
+  let result = power > left ? Math.sqrt(x) : 1;
+  let square = x;
+  while (left > 0) {
+    if (left & 1) result *= square;
+    square *= square;
+    left >>= 1;
+  }
+  return result;
+}

@@ -1,6 +1,6 @@
 import type { ThermalHistory } from '../matter/process';
 import { K } from '../model-constants';
-import { sigmoid } from '../smooth';
+import { halfPower, sigmoid } from '../smooth';
 
 /** Above this the crystals melt out within minutes (J). */
 const MELT_OUT_C = 33;
@@ -24,7 +24,7 @@ export function crystallised(history: ThermalHistory, waterContinuous: number): 
 /** The same from an age already worked out by {@link crystalClock}. */
 export function crystallisedAt(clock: number, waterContinuous: number): number {
   const age = (1 + K.bulkSpeed * (1 - waterContinuous)) * clock + 1e-9;
-  return 1 - Math.exp(-Math.LN2 * age ** K.avramiPower);
+  return 1 - Math.exp(-Math.LN2 * halfPower(age, K.avramiPower));
 }
 
 /**

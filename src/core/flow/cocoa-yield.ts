@@ -1,4 +1,5 @@
 import { K } from '../model-constants';
+import { halfPower } from '../smooth';
 
 /**
  * Warm yield stress of cocoa particles that stick to each other: apparent, on the time scale of a kitchen.
@@ -14,7 +15,7 @@ import { K } from '../model-constants';
 export function cocoaYield(cocoa: number, serumViscosityPaS: number, coldFactor: number): number {
   if (cocoa <= 0) return 0;
   const felt = serumViscosityPaS / (1 + serumViscosityPaS / K.cocoaYieldViscosityCap) / 0.004;
-  return K.cocoaYield * cocoa ** K.cocoaYieldPower * felt * coldFactor;
+  return K.cocoaYield * halfPower(cocoa, K.cocoaYieldPower) * felt * coldFactor;
 }
 
 /** How much firmer the flocs are than at 40 °C. */

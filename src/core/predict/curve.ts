@@ -19,12 +19,18 @@ export const CURVE_POINTS = 64;
  * @param restedHours h, above 0
  * @param points how many, 2 or more
  */
-export function curveClimates(restedHours: number, points = CURVE_POINTS): Climate[] {
-  return Array.from({ length: points }, (_, i) => {
+export function curveClimates(restedHours: number, points = CURVE_POINTS): readonly Climate[] {
+  if (last?.restedHours === restedHours && last.climates.length === points) return last.climates;
+  const climates = Array.from({ length: points }, (_, i) => {
     const t = CURVE_FROM_C + ((CURVE_TO_C - CURVE_FROM_C) * i) / (points - 1);
     return climateAt(t, [[restedHours, t]]);
   });
+  last = { restedHours, climates };
+  return climates;
 }
+
+/** The temperatures asked for last: edit after edit reads the same ones. */
+let last: { readonly restedHours: number; readonly climates: readonly Climate[] } | undefined;
 
 /**
  * The curve of a batch that has rested the same time at every temperature: one rule for the whole curve.

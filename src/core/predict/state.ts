@@ -14,6 +14,7 @@ import { waterActivity } from '../serum/water-activity';
 import { fatNetworkYield, networkFat, solidFatFraction, workedFactor } from '../set/fat-network';
 import { gelYield } from '../set/gels';
 import { bloomRisk, grain, shineIndex } from '../shine/shine-index';
+import { halfPower } from '../smooth';
 import { type Risks, risks } from '../stability/risks';
 import { type Climate, climateAt } from './climate';
 
@@ -116,7 +117,7 @@ export function flowIn(batch: Batch, climate: Climate): Flow {
   const fatYieldPa = fatNetworkYield(network, particlePacking, worked);
   const yieldInWater = cocoaYieldPa + gelYieldPa + fatYieldPa;
 
-  const yieldInFat = inFat.warmYieldPa + K.setInFat * (network + 1e-9) ** K.setInFatPower * worked;
+  const yieldInFat = inFat.warmYieldPa + K.setInFat * halfPower(network + 1e-9, K.setInFatPower) * worked;
 
   const plasticViscosityPaS = Math.exp(
     waterContinuous * Math.log(viscosityInWater) +

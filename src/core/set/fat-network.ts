@@ -1,6 +1,7 @@
 import type { SolidFat } from '../fat/solid-fat';
 import type { Mixture } from '../matter/mixture';
 import { K } from '../model-constants';
+import { halfPower } from '../smooth';
 
 /**
  * Share of all fat that is solid now.
@@ -56,5 +57,5 @@ export function workedFactor(mixture: Mixture): number {
  * @see Narine & Marangoni 1999: power law in solid fat, exponent near 4 (published form, fitted numbers)
  */
 export function fatNetworkYield(network: number, particlePacking: number, worked: number): number {
-  return K.fatYield * (network + 1e-9) ** K.fatYieldPower * particlePacking ** K.fatYieldPackingPower * worked;
+  return K.fatYield * halfPower(network + 1e-9, K.fatYieldPower) * particlePacking ** K.fatYieldPackingPower * worked;
 }

@@ -2,7 +2,7 @@ import type { Process, ThermalHistory } from '../matter/process';
 import { K } from '../model-constants';
 import type { Climate } from '../predict/climate';
 import type { Serum } from '../serum/viscosity';
-import { sigmoid, softPlus } from '../smooth';
+import { halfPower, sigmoid, softPlus } from '../smooth';
 
 /**
  * Hours of a history spent below a setting temperature, with a soft edge of 1.5 °C.
@@ -67,11 +67,11 @@ export function gelYield(serum: Serum, process: Process, climate: Climate): numb
       (gelatinPercent / (gelatinPercent + 0.05));
   }
   if (pectinPercent > 0) {
-    yieldPa += K.pectinYield * (pectinPercent + 1e-9) ** 2.5 * climate.pectinSetShare;
+    yieldPa += K.pectinYield * halfPower(pectinPercent + 1e-9, 2.5) * climate.pectinSetShare;
   }
   if (starchPercent > 0) {
-    yieldPa += K.starchYield * (starchPercent + 1e-9) ** 3.5 * climate.starchColdFactor;
+    yieldPa += K.starchYield * halfPower(starchPercent + 1e-9, 3.5) * climate.starchColdFactor;
   }
-  if (gumsPercent > 0) yieldPa += 7 * (gumsPercent + 1e-9) ** 1.5;
+  if (gumsPercent > 0) yieldPa += 7 * halfPower(gumsPercent + 1e-9, 1.5);
   return yieldPa;
 }

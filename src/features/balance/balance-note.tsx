@@ -28,6 +28,13 @@ function obstacleWords(obstacle: Obstacle, nameOf: (ingredient: string) => strin
   }
 }
 
+/** What happened to the total: rounding to cups and spoons moves it. */
+function totalWords(before: FormulaDraft, after: readonly number[]): string {
+  const change = after.reduce((sum, g) => sum + g, 0) - before.lines.reduce((sum, line) => sum + line.grams, 0);
+  if (Math.abs(change) < 0.05) return 'total kept';
+  return `total ${change > 0 ? '+' : '−'}${grams(Math.abs(change))} g`;
+}
+
 /** What the last balance did, or why it could not. */
 export function BalanceNote({
   outcome,
@@ -49,7 +56,7 @@ export function BalanceNote({
       <div role="status" className="mb-3 rounded-lg bg-enamel-wash px-3 py-2 text-[13.5px]" data-testid="outcome">
         {moved === 0
           ? 'It lands already; nothing was moved.'
-          : `Balanced: ${moved === 1 ? 'one row' : `${moved} rows`} moved, total kept. Undo brings the old grams back.`}
+          : `Balanced: ${moved === 1 ? 'one row' : `${moved} rows`} moved, ${totalWords(before, answer.grams)}. Undo brings the old grams back.`}
       </div>
     );
   }

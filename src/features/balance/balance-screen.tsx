@@ -107,11 +107,17 @@ export function BalanceScreen({
   const balanceDraft = async (asked: FormulaDraft) => {
     const standing = predictDraft(asked, larder);
     if (!standing || balancing.busy || knownLines(asked, larder).length !== asked.lines.length) return;
-    const answer = await balancing.ask(standing.formula, cupsOf(asked, larder, household ? measures : 'grams'));
+    const cups = cupsOf(asked, larder, household ? measures : 'grams');
+    const answer = await balancing.ask(standing.formula, cups);
     if (requestOf(latest.current) !== requestOf(asked)) return;
     const from = asked.lines.map((line) => line.grams);
     if (answer.status === 'lands') {
-      if (answer.change > 0) edit({ type: 'balanced', grams: answer.grams });
+      if (answer.change > 0)
+        edit({
+          type: 'balanced',
+          grams: answer.grams,
+          byVolume: cups?.lines.map((line, i) => line !== undefined && !asked.lines[i]?.locked),
+        });
       setOutcome({ before: asked, answer, shownFor: [answer.grams] });
     } else {
       setOutcome({ before: asked, answer, shownFor: [from, answer.grams] });

@@ -28,7 +28,12 @@ export type Edit =
   | { readonly type: 'remove'; readonly key: string }
   | { readonly type: 'move'; readonly key: string; readonly to: number }
   | { readonly type: 'scale'; readonly totalGrams: number }
-  | { readonly type: 'balanced'; readonly grams: readonly number[] }
+  | {
+      readonly type: 'balanced';
+      readonly grams: readonly number[];
+      /** rows that are measured with cups and spoons from now on */
+      readonly byVolume?: readonly boolean[] | undefined;
+    }
   | { readonly type: 'name'; readonly name: string }
   | {
       readonly type: 'targets';
@@ -126,7 +131,14 @@ export function applyEdit(draft: FormulaDraft, edit: Edit): FormulaDraft {
     case 'scale':
       return scaleTo(draft, edit.totalGrams);
     case 'balanced':
-      return { ...draft, lines: draft.lines.map((line, i) => ({ ...line, grams: edit.grams[i] ?? line.grams })) };
+      return {
+        ...draft,
+        lines: draft.lines.map((line, i) => ({
+          ...line,
+          grams: edit.grams[i] ?? line.grams,
+          byVolume: edit.byVolume?.[i] || line.byVolume,
+        })),
+      };
     case 'name':
       return { ...draft, name: edit.name };
     case 'targets':

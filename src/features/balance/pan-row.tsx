@@ -15,7 +15,7 @@ import {
   Trash2,
 } from 'lucide-react';
 import { memo } from 'react';
-import { formIn, formsOf, type MeasureSystem } from '@/core/matter/measures';
+import { formIn, formsOf, type MeasureSystem, measureDoubt } from '@/core/matter/measures';
 import type { Formula, FormulaLine } from '@/core/predict/formula';
 import type { Ingredient } from '@/formats/ingredient';
 import { Button } from '@/ui/button';
@@ -224,7 +224,9 @@ function Drawer(props: PanRowProps) {
       </label>
       {ingredient && formsOf(ingredient).length > 1 && (
         <p className="text-[13px] text-mute">
-          A cup is read as {formIn(ingredient, line.form)}; say {formsOf(ingredient).join(', ')} above to change that.
+          A cup of it is read as {formIn(ingredient, line.form)}, give or take{' '}
+          {Math.round(100 * measureDoubt('cup', formIn(ingredient, line.form)))} %; say {formsOf(ingredient).join(', ')}{' '}
+          above to change that.
         </p>
       )}
       <div className="grid grid-cols-2 gap-2">

@@ -134,8 +134,9 @@ export function VerdictDetails({
                   {risk.name}
                 </span>{' '}
                 <span className="text-mute">
-                  ({risk.likely ? 'likely' : 'possible'}, {risk.at}): {risk.cure}
-                </span>
+                  ({risk.likely ? 'likely' : 'possible'}, {risk.risk.toFixed(2)}, {risk.at}): {risk.reason}.
+                </span>{' '}
+                <span>Helps: {risk.cure}.</span>
               </li>
             ))}
           </ul>

@@ -1,6 +1,8 @@
 import type { GateReading } from '@/core/balance/gates';
-import type { Prediction } from '@/core/predict/formula';
-import { celsius } from '@/ui/format';
+import { K } from '@/core/model-constants';
+import type { MomentReading, Prediction } from '@/core/predict/formula';
+import type { Risks } from '@/core/stability/risks';
+import { celsius, percent, significant } from '@/ui/format';
 import { momentTitle, type UseWords, wordsForUse } from './cook-words';
 import { POUR_ABOVE_C, QUANTITY_WORDS } from './quantity-words';
 
@@ -96,16 +98,60 @@ export function verdict(prediction: Prediction, use: string | undefined): Verdic
   return [...flow, ...others];
 }
 
-/** Names of risks and what would lower them, in a cook's words. */
-const RISK_WORDS: Readonly<Record<string, { name: string; cure: string }>> = {
-  broken: { name: 'may split', cure: 'more liquid without fat, or mix it better' },
-  seized: { name: 'seizes', cure: 'more liquid: a little does not help' },
-  grainy: { name: 'grainy', cure: 'more water, or glucose or invert syrup for sugar' },
-  chalky: { name: 'chalky from cocoa', cure: 'less cocoa for the liquid' },
-  gummy: { name: 'gluey', cure: 'less starch or gum' },
-  weeping: { name: 'gives off liquid', cure: 'thicken it, or stir before serving' },
-  skin: { name: 'forms a skin', cure: 'cover its surface' },
-  bloom: { name: 'may bloom', cure: 'temper it, or keep it at a steady temperature' },
+/** A risk in a cook's words: its name, the reason with the number behind it, and what would lower it. */
+interface RiskWords {
+  readonly name: string;
+  readonly reason: (reading: MomentReading, prediction: Prediction) => string;
+  readonly cure: string;
+}
+
+const per100 = (grams: number, massG: number) => `${significant((100 * grams) / massG)} g in 100 g`;
+
+const RISK_WORDS: Readonly<Record<keyof Risks, RiskWords>> = {
+  broken: {
+    name: 'may split',
+    reason: ({ state }) =>
+      `fat takes ${percent(state.flow.phases.fatCrowding)} of the room it shares with free syrup; from about ${percent(K.breakingFat)} it breaks`,
+    cure: 'more liquid without fat, or mix it better',
+  },
+  seized: {
+    name: 'seizes',
+    reason: (_, { batch: { mixture } }) =>
+      `a little water (${per100(mixture.waterG, mixture.massG)}) glues the sugar of melted chocolate`,
+    cure: 'more liquid: a little does not help',
+  },
+  grainy: {
+    name: 'grainy',
+    reason: ({ state }, { batch: { mixture } }) =>
+      `${per100(state.flow.dissolved.crystalsG, mixture.massG)} of sugars find no water at ${celsius(state.flow.temperatureC)}`,
+    cure: 'more water, or glucose or invert syrup for sugar',
+  },
+  chalky: {
+    name: 'chalky from cocoa',
+    reason: ({ state }) => `swollen cocoa fills ${percent(state.flow.phases.cocoa)} of what is not fat`,
+    cure: 'less cocoa for the liquid',
+  },
+  gummy: {
+    name: 'gluey',
+    reason: ({ state }) =>
+      `${significant(state.flow.serum.starchPercent)} % cooked starch and ${significant(state.flow.serum.gumsPercent)} % gum in the syrup`,
+    cure: 'less starch or gum',
+  },
+  weeping: {
+    name: 'gives off liquid',
+    reason: ({ state }) => `${percent(state.flow.phases.freeSerum)} of it is syrup nothing holds`,
+    cure: 'thicken it, or stir before serving',
+  },
+  skin: {
+    name: 'forms a skin',
+    reason: ({ state }) => `uncovered, wet (aw ${state.waterActivity.toFixed(2)}) and with protein or starch`,
+    cure: 'cover its surface',
+  },
+  bloom: {
+    name: 'may bloom',
+    reason: ({ state }) => `${percent(state.flow.solidFatFraction)} of its fat is solid and not tempered`,
+    cure: 'temper it, or keep it at a steady temperature',
+  },
 };
 
 /** From here on a risk is worth watching. */
@@ -115,6 +161,7 @@ const LIKELY = 0.5;
 /** A risk worth saying. */
 export interface RiskNote {
   readonly name: string;
+  readonly reason: string;
   readonly cure: string;
   readonly likely: boolean;
   readonly at: string;
@@ -127,13 +174,21 @@ export interface RiskNote {
  */
 export function riskNotes(prediction: Prediction): RiskNote[] {
   const highest = new Map<string, RiskNote>();
-  for (const { moment, state } of prediction.moments) {
+  for (const reading of prediction.moments) {
+    const { moment, state } = reading;
     for (const [key, risk] of Object.entries(state.risks)) {
-      const words = RISK_WORDS[key];
-      if (!words || risk < WATCH) continue;
+      if (risk < WATCH) continue;
+      const { name, cure, reason } = RISK_WORDS[key as keyof Risks];
       if (key === 'weeping' && moment.temperatureC >= POUR_ABOVE_C) continue;
       if ((highest.get(key)?.risk ?? 0) < risk) {
-        highest.set(key, { ...words, risk, likely: risk >= LIKELY, at: momentTitle(moment.name).toLowerCase() });
+        highest.set(key, {
+          name,
+          cure,
+          reason: reason(reading, prediction),
+          risk,
+          likely: risk >= LIKELY,
+          at: momentTitle(moment.name).toLowerCase(),
+        });
       }
     }
   }

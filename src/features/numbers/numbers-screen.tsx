@@ -1,3 +1,5 @@
+import { HAND_LIMIT_PA } from '@/core/flow/piping';
+import { measureDoubt } from '@/core/matter/measures';
 import { K } from '@/core/model-constants';
 import { modelDoubt } from '@/core/predict/doubt';
 import { significant } from '@/ui/format';
@@ -51,8 +53,8 @@ export function NumbersScreen() {
         </ol>
         <p className="mb-4">
           Equal weights of dark chocolate and cream look thin at 45 °C ({significant(warm.flow.apparentViscosityPaS)}{' '}
-          Pa·s), and are {significant(cold.flow.yieldStressPa / 1000)} kPa after four hours in the fridge: more than
-          twice what a hand can pipe.
+          Pa·s), and are {significant(cold.flow.yieldStressPa / 1000)} kPa after four hours in the fridge:{' '}
+          {significant(cold.flow.yieldStressPa / HAND_LIMIT_PA)} times what a hand can pipe.
         </p>
         <h2 className="mt-8 mb-2 text-[1.4rem]">How far to trust them</h2>
         <ul className="list-disc space-y-1.5 pl-6">
@@ -62,7 +64,8 @@ export function NumbersScreen() {
           </li>
           <li>
             The grey band and “8 in 10” say where eight of ten such batches would fall: scale or cup, packs that differ,
-            and the model’s own doubt together. A cup of chopped chocolate alone is worth ±10 %.
+            and the model’s own doubt together. A cup of chopped chocolate alone is worth ±
+            {Math.round(100 * measureDoubt('cup', 'chopped'))} %.
           </li>
           <li>
             The chance to land counts all gates at once in two thousand drawn batches; the same pan always gives the
