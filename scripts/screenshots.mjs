@@ -32,6 +32,28 @@ const PICTURES = [
       await page.getByTestId('outcome').waitFor();
     },
   },
+  {
+    file: 'swap',
+    size: DESK,
+    go: async (page) => {
+      await open('Millrace éclair gloss')(page);
+      await page.getByRole('button', { name: 'Do without…' }).click();
+      await page.getByRole('button', { name: 'no dairy' }).click();
+      await page.getByTestId('swap-result').waitFor();
+    },
+  },
+  { file: 'larder', size: DESK, go: (page) => page.goto('/larder') },
+  {
+    file: 'ingredient',
+    size: DESK,
+    go: async (page) => {
+      await page.goto('/larder');
+      await page.getByRole('searchbox').fill('couverture 66');
+      await page.getByRole('button', { name: /Dark couverture 66/ }).click();
+      await page.getByRole('dialog').waitFor();
+    },
+  },
+  { file: 'numbers', size: DESK, go: (page) => page.goto('/numbers') },
   { file: 'balance-upright', size: UPRIGHT, go: open('Snowmelt mirror') },
 ];
 
@@ -68,7 +90,8 @@ try {
     const context = await browser.newContext({ baseURL, viewport: size, reducedMotion: 'reduce' });
     const page = await context.newPage();
     await go(page);
-    await page.waitForTimeout(400);
+    // The full drawing of the doubt takes its time.
+    await page.waitForTimeout(1500);
     await page.screenshot({ path: inProject('docs', 'screenshots', `${file}.png`) });
     await context.close();
   }

@@ -53,7 +53,7 @@ export async function openFormula(page: Page, change: Partial<FormulaFileInput> 
 export async function kept(page: Page, id: string) {
   return (await (await page.request.get(`/api/formulas/${id}`)).json()) as {
     revision: number;
-    file: { name: string; lines: { ingredient: string; grams: number; locked: boolean }[] };
+    file: { name: string; lines: { ingredient: string; grams: number; locked: boolean; byVolume?: boolean }[] };
   };
 }
 

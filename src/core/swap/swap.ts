@@ -24,8 +24,12 @@ export interface Swap {
   readonly within: number | undefined;
 }
 
+/** What is wished for, the dearest first: at every closeness the taste too, or else the curve alone. */
+const WISHES = CLOSENESS.flatMap((closeness) => [true, false].map((tasteToo) => ({ closeness, tasteToo })));
+type Wish = (typeof WISHES)[number];
+
 /** The formula as it was, as gates: the resistance at every moment, and the taste. */
-function gatesAround(before: Prediction, closeness: number): Gate[] {
+function gatesAround(before: Prediction, { closeness, tasteToo }: Wish): Gate[] {
   const [first] = before.moments;
   if (!first) return [];
   const taste = (quantity: 'sweetness' | 'cocoaPercent'): Gate[] => {
@@ -43,13 +47,13 @@ function gatesAround(before: Prediction, closeness: number): Gate[] {
         high: state.flow.resistancePa * Math.exp(closeness),
       }),
     ),
-    ...taste('sweetness'),
-    ...taste('cocoaPercent'),
+    ...(tasteToo ? [...taste('sweetness'), ...taste('cocoaPercent')] : []),
   ];
 }
 
 /**
- * Replaces ingredients by others and balances again so that the curve, sweetness and cocoa stay as they were, as closely as can be. Locked
+ * Replaces ingredients by others and balances again so that the curve stays as it was, as closely as can be, and sweetness and cocoa too where
+ * that is possible. Locked
  * lines other than those replaced stay; replaced ones are free within their limits. When the curve cannot be kept, the nearest is given.
  *
  * @param formula mass above 0, at least one moment to keep the curve at
@@ -70,11 +74,12 @@ export function swap(formula: Formula, substitutes: ReadonlyMap<number, Substitu
   });
   let balanced: Formula = formula;
   let within: number | undefined;
-  for (const closeness of CLOSENESS) {
-    const result = balance({ ...formula, lines, gates: gatesAround(before, closeness) }, { explain: false });
-    balanced = result.formula;
+  for (const wish of WISHES) {
+    const result = balance({ ...formula, lines, gates: gatesAround(before, wish) }, { explain: false });
+    if (wish.tasteToo) balanced = result.formula;
     if (result.status === 'lands') {
-      within = closeness;
+      balanced = result.formula;
+      within = wish.closeness;
       break;
     }
   }

@@ -1,0 +1,36 @@
+import { expect, test } from './kitchen';
+
+test('five thousand rows are imported with progress and still filter at once (printed, not judged)', async ({
+  page,
+}) => {
+  test.setTimeout(120_000);
+  await page.goto('/larder');
+  const lines = Array.from({ length: 5000 }, (_, i) => `Crate ${i},sugars,${(i % 90) + 5},${95 - (i % 90)}`);
+  await page.getByTestId('larder-file').setInputFiles({
+    name: 'crates.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(`name,group,water,sucrose\n${lines.join('\n')}\n`),
+  });
+  const sheet = page.getByRole('dialog');
+  const began = Date.now();
+  await sheet.getByRole('button', { name: 'Write 5000 ingredients' }).click();
+  await expect(sheet).toContainText('5000 added', { timeout: 60_000 });
+  process.stdout.write(`import of 5,000 rows: ${Date.now() - began} ms\n`);
+  await sheet.getByRole('button', { name: 'Good' }).click();
+  await expect(page.getByText(/5\d{3} ingredients/)).toBeVisible({ timeout: 20_000 });
+  const times = await page.getByRole('searchbox').evaluate(async (input) => {
+    const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')?.set;
+    const found: number[] = [];
+    for (const text of ['c', 'cr', 'crate 4', 'crate 49', 'dark', '']) {
+      const start = performance.now();
+      set?.call(input, text);
+      input.dispatchEvent(new Event('input', { bubbles: true }));
+      await new Promise((resolve) => setTimeout(resolve, 0));
+      found.push(performance.now() - start);
+    }
+    return found;
+  });
+  process.stdout.write(`filtering 5,000: ${times.map((ms) => ms.toFixed(0)).join(', ')} ms\n`);
+  await page.getByRole('searchbox').fill('crate 4999');
+  await expect(page.locator('tr[data-ingredient]')).toHaveCount(1);
+});
