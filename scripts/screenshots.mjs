@@ -24,21 +24,12 @@ const PICTURES = [
   { file: 'formulas', size: DESK, go: (page) => page.goto('/') },
   { file: 'balance', size: DESK, go: open('Millrace éclair gloss') },
   {
-    file: 'balanced',
-    size: DESK,
-    go: async (page) => {
-      await open('Millrace éclair gloss')(page);
-      await page.keyboard.press('b');
-      await page.getByTestId('outcome').waitFor();
-    },
-  },
-  {
     file: 'swap',
     size: DESK,
     go: async (page) => {
       await open('Millrace éclair gloss')(page);
       await page.getByRole('button', { name: 'Do without…' }).click();
-      await page.getByRole('button', { name: 'no dairy' }).click();
+      await page.getByRole('button', { name: 'no alcohol' }).click();
       await page.getByTestId('swap-result').waitFor();
     },
   },
@@ -48,6 +39,7 @@ const PICTURES = [
     size: DESK,
     go: async (page) => {
       await page.goto('/larder');
+      await page.locator('tr[data-ingredient]').first().waitFor();
       await page.getByRole('searchbox').fill('couverture 66');
       await page.getByRole('button', { name: /Dark couverture 66/ }).click();
       await page.getByRole('dialog').waitFor();
@@ -55,6 +47,15 @@ const PICTURES = [
   },
   { file: 'numbers', size: DESK, go: (page) => page.goto('/numbers') },
   { file: 'balance-upright', size: UPRIGHT, go: open('Snowmelt mirror') },
+  {
+    file: 'balanced',
+    size: DESK,
+    go: async (page) => {
+      await open('Millrace éclair gloss')(page);
+      await page.keyboard.press('b');
+      await page.getByTestId('outcome').waitFor();
+    },
+  },
 ];
 
 ensureInstalled();
