@@ -42,7 +42,7 @@ const PICTURES = [
       await page.locator('tr[data-ingredient]').first().waitFor();
       await page.getByRole('searchbox').fill('couverture 66');
       await page.getByRole('button', { name: /Dark couverture 66/ }).click();
-      await page.getByRole('dialog').waitFor();
+      await page.getByRole('heading', { name: 'Nutrition' }).waitFor();
     },
   },
   { file: 'numbers', size: DESK, go: (page) => page.goto('/numbers') },

@@ -2,7 +2,7 @@ import type { ComponentName, Composition } from '../matter/components';
 
 /** What an ingredient brings to a pan, by the job its components do; g per 100 g, weighted by how much the pan feels them (J). */
 const JOBS: readonly { readonly weight: number; readonly parts: readonly ComponentName[] }[] = [
-  { weight: 1, parts: ['water'] },
+  { weight: 1, parts: ['water', 'ethanol'] },
   { weight: 1, parts: ['cocoa_butter', 'milk_fat', 'hard_fat', 'lauric_fat', 'liquid_oil'] },
   { weight: 1, parts: ['cocoa_butter'] },
   { weight: 0.4, parts: ['milk_fat', 'hard_fat', 'lauric_fat'] },
@@ -25,7 +25,6 @@ const JOBS: readonly { readonly weight: number; readonly parts: readonly Compone
   { weight: 1, parts: ['glucose', 'fructose', 'maltose', 'higher_saccharides', 'inulin', 'glycerol'] },
   { weight: 4, parts: ['starch'] },
   { weight: 20, parts: ['gelatin', 'pectin', 'agar', 'gums'] },
-  { weight: 0.3, parts: ['ethanol'] },
   { weight: 5, parts: ['salt'] },
   { weight: 2, parts: ['acids'] },
 ];

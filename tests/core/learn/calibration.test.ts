@@ -1,6 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { chanceInBand, normalCdf } from '@/core/balance/chance';
 import { calibratedSd, learnOffset, PRIOR, READING_SD } from '@/core/learn/calibration';
+import { usualHistory } from '@/core/matter/process';
+import { stateAt } from '@/core/predict/state';
+import reference from '../../support/check-vectors.json';
+import { batchOf, EQUAL_GANACHE } from '../../support/kitchen';
 
 describe('a kitchen learns', () => {
   it('moves as far as the readings allow', () => {
@@ -24,6 +28,22 @@ describe('a kitchen learns', () => {
 });
 
 describe('the chance to land', () => {
+  it('reproduces the check figures of every use for an equal-weights ganache', () => {
+    const ganache = batchOf(EQUAL_GANACHE);
+    for (const [use, bands] of Object.entries(reference.bands)) {
+      const chance = (bands as [string, number, number, number][]).reduce((product, [quantity, low, high, atC]) => {
+        const { apparentViscosityPaS, yieldStressPa } = stateAt(ganache, atC, usualHistory(atC)).flow;
+        const isFluidity = quantity === 'eta10';
+        return (
+          product *
+          chanceInBand(isFluidity ? apparentViscosityPaS : yieldStressPa, { low, high }, isFluidity ? 0.5 : 0.7)
+        );
+      }, 1);
+      const expected = reference.auxiliary.use_fit[use as keyof typeof reference.auxiliary.use_fit];
+      expect(Math.abs(chance / expected - 1), use).toBeLessThan(0.005);
+    }
+  });
+
   it('follows the normal distribution', () => {
     expect(normalCdf(0)).toBeCloseTo(0.5, 6);
     expect(normalCdf(1.96)).toBeCloseTo(0.975, 3);

@@ -77,6 +77,12 @@ describe('substitutes', () => {
     expect(nearestFirst(get('cream-35').components, others)[0]?.id).toMatch(/^cream-3/);
     const noSugar = [...larder.values()].filter((candidate) => !breaks('addedSugar', candidate));
     expect(nearestFirst(get('dark-couverture-54').components, noSugar)[0]?.id).toMatch(/maltitol|erythritol/);
+    expect(['water', 'espresso', 'tea-infusion']).toContain(
+      nearestFirst(
+        get('rum-40').components,
+        [...larder.values()].filter((each) => !breaks('alcohol', each)),
+      )[0]?.id,
+    );
     expect(jobDistance(get('water').components, get('water').components)).toBe(0);
   });
 
