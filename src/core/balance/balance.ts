@@ -14,6 +14,8 @@ const STARTS = 8;
 export interface BalanceOptions {
   /** cups and spoons to round to, instead of the scale */
   readonly fillable?: Fillable | undefined;
+  /** lets the batch grow or shrink */
+  readonly freeTotal?: boolean | undefined;
   /** false leaves out what stands in the way, which takes as long as several balances */
   readonly explain?: boolean | undefined;
 }
@@ -64,8 +66,8 @@ const waysOf = (formula: Formula, ways: readonly RoundingWay[]) =>
   formula.lines.some(({ tie }) => tie !== undefined) ? FINE : ways;
 
 /** Rounds a point in each of the ways; a landing is then repaired and trimmed, a nearest left shared between the gates. */
-function roundings(formula: Formula, point: Point, ways: readonly RoundingWay[]): number[][] {
-  const problem = balanceProblem(formula, { inward: 0 });
+function roundings(formula: Formula, point: Point, ways: readonly RoundingWay[], freeTotal: boolean): number[][] {
+  const problem = balanceProblem(formula, { inward: 0, freeTotal });
   const { free, scale } = problem;
   const all = formula.lines.map((line) => line.grams);
   const batchG = all.reduce((sum, grams) => sum + grams, 0);
@@ -74,7 +76,9 @@ function roundings(formula: Formula, point: Point, ways: readonly RoundingWay[])
     const to = Math.max(from + (point.y[k] as number) * (scale[k] as number), 0);
     return { from, to, ...reachOf(formula.lines[index] as Formula['lines'][number], batchG) };
   });
-  const totalG = free.reduce((sum, index) => sum + (all[index] as number), 0);
+  const totalG = freeTotal
+    ? Math.round(lines.reduce((sum, { to }) => sum + to, 0))
+    : free.reduce((sum, index) => sum + (all[index] as number), 0);
   return waysOf(formula, ways).flatMap((way) => {
     const rounded = roundToScale(lines, totalG, way);
     if (!rounded) return [];
@@ -114,17 +118,17 @@ function firstLanding(formula: Formula, candidates: readonly number[][]): Balanc
 }
 
 /** Searches with gates moved further inward each time until a rounded result lands. */
-function landing(formula: Formula): { result?: BalanceResult; found: Found } {
+function landing(formula: Formula, freeTotal: boolean): { result?: BalanceResult; found: Found } {
   let found: Found = { landing: undefined, nearest: undefined };
   for (const inward of INWARD) {
-    const problem = balanceProblem(formula, { inward });
+    const problem = balanceProblem(formula, { inward, freeTotal });
     const next = search(problem, STARTS);
     if (!next.landing) return { found: next.nearest ? next : found };
     found = next;
-    const result = firstLanding(formula, roundings(formula, next.landing, COARSE));
+    const result = firstLanding(formula, roundings(formula, next.landing, COARSE, freeTotal));
     if (result) return { result, found };
   }
-  const result = found.landing && firstLanding(formula, roundings(formula, found.landing, FINE));
+  const result = found.landing && firstLanding(formula, roundings(formula, found.landing, FINE, freeTotal));
   return result ? { result, found } : { found };
 }
 
@@ -149,7 +153,7 @@ export function balance(formula: Formula, options: BalanceOptions = {}): Balance
 }
 
 /** {@link balance} in grams, rounded to what the scale shows. */
-function balanceOnScale(formula: Formula, { explain = true }: BalanceOptions): BalanceResult {
+function balanceOnScale(formula: Formula, { explain = true, freeTotal = false }: BalanceOptions): BalanceResult {
   const asItIs = resultOf(
     formula,
     formula.lines.map((line) => line.grams),
@@ -157,11 +161,11 @@ function balanceOnScale(formula: Formula, { explain = true }: BalanceOptions): B
   );
   if (asItIs.status === 'lands') return asItIs;
 
-  const { result, found } = landing(formula);
+  const { result, found } = landing(formula, freeTotal);
   if (result) return result;
 
   const point = found.landing ?? found.nearest;
-  const grams = (point && roundings(formula, point, [...COARSE, ...FINE])[0]) ?? asItIs.grams;
+  const grams = (point && roundings(formula, point, [...COARSE, ...FINE], freeTotal)[0]) ?? asItIs.grams;
   const inTheWay = explain ? obstacles(formula, withGrams(formula, grams)) : [];
   return resultOf(formula, grams, inTheWay);
 }

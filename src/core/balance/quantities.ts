@@ -12,6 +12,7 @@ export const GATE_QUANTITIES = [
   'waterActivity',
   'sweetness',
   'tasteBalance',
+  'sugarPercent',
   'cocoaPercent',
   'alcoholPercentVol',
   'costEurPerKg',
@@ -51,6 +52,11 @@ export function cocoaPercent(mixture: Mixture): number {
   return (100 * (mixture.cocoaButterG + mixture.cocoaSolidsG)) / mixture.massG;
 }
 
+/** Sucrose, glucose, fructose and maltose in 100 g: what came as sugar or in chocolate; milk's own lactose is left out. */
+export function sugarPercent(mixture: Mixture): number {
+  return (100 * (mixture.sucroseG + mixture.glucoseG + mixture.fructoseG + mixture.maltoseG)) / mixture.massG;
+}
+
 /** Value of a quantity. Units as its name says; shine 0-100, risks and taste balance 0-1, sweetness g of sucrose in 100 g. */
 export function quantityOf(subject: Subject, quantity: GateQuantity): number {
   const { mixture, state, costEurPerKg } = subject;
@@ -66,6 +72,8 @@ export function quantityOf(subject: Subject, quantity: GateQuantity): number {
       return taste(mixture).sweetness;
     case 'tasteBalance':
       return taste(mixture).balance;
+    case 'sugarPercent':
+      return sugarPercent(mixture);
     case 'cocoaPercent':
       return cocoaPercent(mixture);
     case 'alcoholPercentVol':
@@ -97,6 +105,7 @@ const SCALE: Record<GateQuantity, (value: number) => number> = {
   waterActivity: ln(20),
   sweetness: ln(3),
   tasteBalance: ln(3),
+  sugarPercent: ln(3),
   cocoaPercent: ln(3),
   alcoholPercentVol: (value) => 2 * Math.log(0.05 + value),
   costEurPerKg: ln(3),

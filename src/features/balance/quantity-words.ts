@@ -129,6 +129,17 @@ export const QUANTITY_WORDS: Record<GateQuantity, QuantityWords> = {
     usual: { low: 0.35, high: 0.55 },
     track: [0, 1],
   },
+  sugarPercent: {
+    name: 'Sugar, % of the batch',
+    short: 'sugar',
+    title: () => 'Sugar',
+    show: (value) => ({ number: significant(value), unit: '%' }),
+    tooLow: 'less sugar than wanted',
+    tooHigh: 'too much sugar',
+    rules: plain('%', 100, '18'),
+    usual: { high: 20 },
+    track: [0, 60],
+  },
   cocoaPercent: {
     name: 'Cocoa % of the batch',
     short: 'cocoa %',
