@@ -4,29 +4,15 @@ import type { ApexOptions } from 'apexcharts';
 import dynamic from 'next/dynamic';
 import { type PointerEvent, useMemo, useState } from 'react';
 import { CURVE_FROM_C, CURVE_TO_C, type ResistanceCurve } from '@/core/predict/curve';
-import { celsius, significant } from './format';
-import { LANDMARKS, nearestLandmark } from './landmarks';
+import { BOTTOM, HEIGHT, HIGHEST, LOWEST, level, type Plot, TOP, temperatureAt, xOf, yOf } from './chart-geometry';
+import { type ChartGate, type ChartPoint, GateMark, PointMark, Reading, Scales } from './chart-marks';
+import { significant } from './format';
+import { GateHandles } from './gate-handles';
+import { nearestLandmark } from './landmarks';
+
+export type { ChartGate, ChartPoint } from './chart-marks';
 
 const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
-
-/** A gate on the curve: a band of resistance at one temperature. */
-export interface ChartGate {
-  readonly name: string;
-  readonly temperatureC: number;
-  readonly lowPa: number | undefined;
-  readonly highPa: number | undefined;
-  /** -1 too loose, 0 passed, 1 too stiff */
-  readonly side: -1 | 0 | 1;
-}
-
-/** A moment as a point. */
-export interface ChartPoint {
-  readonly name: string;
-  readonly temperatureC: number;
-  readonly resistancePa: number;
-  /** -1 too loose, 0 as wanted or not asked, 1 too stiff */
-  readonly side: -1 | 0 | 1;
-}
 
 /** Between what eight batches in ten fall, at each temperature of the curve. */
 export interface ChartBand {
@@ -35,21 +21,13 @@ export interface ChartBand {
   readonly highPa: Float64Array;
 }
 
-const HEIGHT = 372;
-/** An ink edge keeps a white glaze's curve visible on the sheet. */
+/** An ink edge keeps a white glaze's curve visible on the sheet; the pour's own colour comes by style, so that the chart need not be built anew. */
 const INK = '#182022';
 const MUTE = '#56646a';
-const LOWEST = -1.8;
-const HIGHEST = 5.5;
-/** Room for the landmarks on the left and the temperatures below, px: the padding of the frame. */
-const LEFT = 96;
-const BOTTOM = 28;
-const TOP = 14;
-const GATE_HALF_WIDTH_C = 2.2;
+const ENAMEL = '#1b3fd0';
 /** Gates closer than this would write over each other, °C. */
 const CROWDED_C = 18;
 
-const level = (pa: number) => Math.min(Math.max(Math.log10(Math.max(pa, 1e-6)), LOWEST), HIGHEST);
 const round3 = (value: number) => Math.round(value * 1000) / 1000;
 
 function lineData(curve: ResistanceCurve) {
@@ -66,6 +44,14 @@ function bandData({ temperatureC, lowPa, highPa }: ChartBand) {
   }));
 }
 
+/** Another curve to compare with. */
+export interface ChartOther {
+  readonly name: string;
+  readonly curve: ResistanceCurve;
+}
+
+const NO_OTHERS: readonly ChartOther[] = [];
+
 /** The nonce this document was served with: styles the chart adds must carry it, whatever page was opened since. */
 function documentNonce(): string | undefined {
   return typeof document === 'undefined'
@@ -73,7 +59,7 @@ function documentNonce(): string | undefined {
     : document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce;
 }
 
-function chartOptions(colour: string): ApexOptions {
+function chartOptions(): ApexOptions {
   return {
     chart: {
       type: 'rangeArea',
@@ -84,9 +70,9 @@ function chartOptions(colour: string): ApexOptions {
       parentHeightOffset: 0,
       ...({ nonce: documentNonce() } as object),
     },
-    colors: [MUTE, MUTE, INK, colour],
-    stroke: { curve: 'straight', width: [0, 1.6, 4.4, 3], dashArray: [0, 5, 0, 0], lineCap: 'butt' },
-    fill: { type: 'solid', opacity: [0.17, 1, 1, 1] },
+    colors: [MUTE, MUTE, ENAMEL, MUTE, INK, INK],
+    stroke: { curve: 'straight', width: [0, 1.6, 2, 2, 4.4, 3], dashArray: [0, 5, 7, 2, 0, 0], lineCap: 'butt' },
+    fill: { type: 'solid', opacity: [0.17, 1, 1, 1, 1, 1] },
     markers: { size: 0, hover: { size: 0 } },
     dataLabels: { enabled: false },
     legend: { show: false },
@@ -114,23 +100,6 @@ function chartOptions(colour: string): ApexOptions {
   };
 }
 
-/** Where the curve's drawing sits inside the card, px; measured from the chart once it is drawn. */
-interface Plot {
-  readonly left: number;
-  readonly top: number;
-  readonly width: number;
-  readonly height: number;
-}
-
-/** Reads the curve between its points. */
-function resistanceAt(curve: ResistanceCurve, temperatureC: number): number {
-  const step = (CURVE_FROM_C - CURVE_TO_C) / (curve.temperatureC.length - 1);
-  const place = Math.min(Math.max((CURVE_FROM_C - temperatureC) / step, 0), curve.temperatureC.length - 1.001);
-  const i = Math.floor(place);
-  const [a, b] = [curve.resistancePa[i] as number, curve.resistancePa[i + 1] as number];
-  return Math.exp(Math.log(a) + (place - i) * (Math.log(b) - Math.log(a)));
-}
-
 /**
  * The curve of resistance to the spoon against temperature, hot on the left, with the model's doubt, the gates it must pass and the moments as
  * points. A finger or pointer on it reads the curve.
@@ -139,16 +108,22 @@ export function ResistanceChart({
   curve,
   band,
   before,
+  others = NO_OTHERS,
   gates,
   points,
   colour,
+  kitchenC,
 }: {
   curve: ResistanceCurve;
   band: ChartBand;
+  /** the state before the last change, as a ghost */
   before?: ResistanceCurve | undefined;
+  /** up to two curves to compare with */
+  others?: readonly ChartOther[] | undefined;
   gates: readonly ChartGate[];
   points: readonly ChartPoint[];
   colour: string;
+  kitchenC?: number | undefined;
 }) {
   const [plot, setPlot] = useState<Plot | undefined>();
   const [readingC, setReadingC] = useState<number | undefined>();
@@ -170,33 +145,35 @@ export function ResistanceChart({
         setPlot((now) => (now && JSON.stringify(now) === JSON.stringify(next) ? now : next));
       }
     };
-    const base = chartOptions(colour);
+    const base = chartOptions();
     return { ...base, chart: { ...base.chart, events: { mounted: measure, updated: measure } } };
-  }, [colour]);
+  }, []);
 
   const series = useMemo(() => {
     const line = lineData(curve);
     return [
       { name: 'Doubt', type: 'rangeArea', data: bandData(band) },
       { name: 'Before', type: 'line', data: before ? lineData(before) : [] },
+      { name: 'First', type: 'line', data: others[0] ? lineData(others[0].curve) : [] },
+      { name: 'Second', type: 'line', data: others[1] ? lineData(others[1].curve) : [] },
       { name: 'Edge', type: 'line', data: line },
       { name: 'Resistance', type: 'line', data: line },
     ];
-  }, [curve, band, before]);
-
-  const x = (temperatureC: number, p: Plot) =>
-    LEFT + p.left + (p.width * (CURVE_FROM_C - temperatureC)) / (CURVE_FROM_C - CURVE_TO_C);
-  const y = (pa: number, p: Plot) => TOP + p.top + (p.height * (HIGHEST - level(pa))) / (HIGHEST - LOWEST);
+  }, [curve, band, before, others]);
 
   const onPointer = (event: PointerEvent<SVGSVGElement>) => {
     if (!plot) return;
     const box = event.currentTarget.getBoundingClientRect();
-    const along = (event.clientX - box.left - LEFT - plot.left) / plot.width;
-    setReadingC(along < 0 || along > 1 ? undefined : CURVE_FROM_C - along * (CURVE_FROM_C - CURVE_TO_C));
+    const at = temperatureAt(event.clientX - box.left, plot);
+    setReadingC(at < CURVE_TO_C || at > CURVE_FROM_C ? undefined : at);
   };
 
   return (
-    <figure className="relative" data-testid="resistance-chart">
+    <figure
+      className="pour-chart relative"
+      data-testid="resistance-chart"
+      ref={(figure) => figure?.style.setProperty('--pour', colour)}
+    >
       <div className="h-[372px] pt-[14px] pr-[14px] pb-[28px] pl-[96px]">
         <Chart type="rangeArea" height={HEIGHT - TOP - BOTTOM} width="100%" options={options} series={series} />
       </div>
@@ -208,7 +185,7 @@ export function ResistanceChart({
           onPointerDown={onPointer}
           onPointerLeave={() => setReadingC(undefined)}
         >
-          <Scales plot={plot} x={x} y={y} />
+          <Scales plot={plot} kitchenC={kitchenC} />
           {gates.map((gate) => (
             <GateMark
               key={`${gate.name}${gate.temperatureC}`}
@@ -221,21 +198,40 @@ export function ResistanceChart({
                 )
               }
               plot={plot}
-              x={x}
-              y={y}
             />
           ))}
           {points.map((point) => (
             <PointMark
               key={point.name}
               point={point}
-              cx={x(point.temperatureC, plot)}
-              cy={y(point.resistancePa, plot)}
+              cx={xOf(point.temperatureC, plot)}
+              cy={yOf(point.resistancePa, plot)}
               colour={colour}
             />
           ))}
-          {readingC !== undefined && <Reading curve={curve} temperatureC={readingC} plot={plot} x={x} y={y} />}
+          {readingC !== undefined && <Reading curve={curve} temperatureC={readingC} plot={plot} />}
         </svg>
+      )}
+      {plot && gates.map((gate) => <GateHandles key={`${gate.name} handles`} gate={gate} plot={plot} />)}
+      {others.length > 0 && (
+        <ul className="absolute top-2 left-[104px] z-10 rounded-md bg-sheet/90 px-2 text-[12.5px]">
+          {others.map(({ name }, i) => (
+            <li key={name} className="flex items-center gap-2">
+              <svg viewBox="0 0 28 6" className="h-1.5 w-7" aria-hidden="true">
+                <line
+                  x1={0}
+                  x2={28}
+                  y1={3}
+                  y2={3}
+                  stroke={i === 0 ? 'var(--color-enamel)' : 'var(--color-mute)'}
+                  strokeWidth={2}
+                  strokeDasharray={i === 0 ? '7' : '2'}
+                />
+              </svg>
+              {name}
+            </li>
+          ))}
+        </ul>
       )}
       <figcaption className="sr-only">
         Resistance to the spoon against temperature.{' '}
@@ -247,130 +243,5 @@ export function ResistanceChart({
           .join(' ')}
       </figcaption>
     </figure>
-  );
-}
-
-interface OnPlot {
-  readonly plot: Plot;
-  readonly x: (temperatureC: number, plot: Plot) => number;
-  readonly y: (pa: number, plot: Plot) => number;
-}
-
-/** Landmarks on the left, temperatures below. */
-function Scales({ plot, x, y }: OnPlot) {
-  const right = LEFT + plot.left + plot.width;
-  const bottom = TOP + plot.top + plot.height;
-  return (
-    <g className="text-[12px]">
-      {LANDMARKS.map(({ resistancePa, name }) => (
-        <g key={name}>
-          <line
-            x1={LEFT + plot.left}
-            x2={right}
-            y1={y(resistancePa, plot)}
-            y2={y(resistancePa, plot)}
-            stroke="var(--color-rule-soft)"
-          />
-          <text x={LEFT + plot.left - 8} y={y(resistancePa, plot) + 4} textAnchor="end" fill="var(--color-mute)">
-            {name}
-          </text>
-        </g>
-      ))}
-      {[60, 50, 40, 30, 20, 10, 4].map((t) => (
-        <g key={t}>
-          <line x1={x(t, plot)} x2={x(t, plot)} y1={TOP + plot.top} y2={bottom} stroke="var(--color-rule-soft)" />
-          <text x={x(t, plot)} y={bottom + 18} textAnchor="middle" fill="var(--color-mute)" className="read">
-            {t}°
-          </text>
-        </g>
-      ))}
-      <line x1={LEFT + plot.left} x2={right} y1={bottom} y2={bottom} stroke="var(--color-rule)" />
-    </g>
-  );
-}
-
-/** Two bars and a wash between them; the name with ✓ or which way it is off. */
-function GateMark({ gate, nameAbove, plot, x, y }: OnPlot & { gate: ChartGate; nameAbove: boolean }) {
-  const left = x(Math.min(gate.temperatureC + GATE_HALF_WIDTH_C, CURVE_FROM_C), plot);
-  const right = x(Math.max(gate.temperatureC - GATE_HALF_WIDTH_C, CURVE_TO_C), plot);
-  const top = gate.highPa === undefined ? TOP + plot.top : y(gate.highPa, plot);
-  const bottom = gate.lowPa === undefined ? TOP + plot.top + plot.height : y(gate.lowPa, plot);
-  const colour = gate.side === 0 ? 'var(--color-enamel)' : 'var(--color-off)';
-  const name = `${gate.name} ${gate.side === 0 ? '✓' : '✕'}`;
-  const nearRightEdge = right > LEFT + plot.left + plot.width - 60;
-  return (
-    <g>
-      <rect x={left} y={top} width={right - left} height={Math.max(bottom - top, 1)} fill={colour} fillOpacity={0.09} />
-      {gate.highPa !== undefined && (
-        <line x1={left - 4} x2={right + 4} y1={top} y2={top} stroke={colour} strokeWidth={2.5} />
-      )}
-      {gate.lowPa !== undefined && (
-        <line x1={left - 4} x2={right + 4} y1={bottom} y2={bottom} stroke={colour} strokeWidth={2.5} />
-      )}
-      <text
-        x={nearRightEdge ? right + 4 : (left + right) / 2}
-        y={nameAbove ? Math.max(top - 8, TOP + plot.top + 12) : bottom + 16}
-        textAnchor={nearRightEdge ? 'end' : 'middle'}
-        fill={colour}
-        stroke="var(--color-sheet)"
-        strokeWidth={4}
-        paintOrder="stroke"
-        className="font-semibold text-[12.5px]"
-      >
-        {name}
-      </text>
-    </g>
-  );
-}
-
-/** Round in its gate, a diamond with a pointer out of it. */
-function PointMark({ point, cx, cy, colour }: { point: ChartPoint; cx: number; cy: number; colour: string }) {
-  if (point.side === 0) {
-    return <circle cx={cx} cy={cy} r={5.5} fill="var(--color-sheet)" stroke={colour} strokeWidth={3} />;
-  }
-  const tip = point.side === 1 ? -16 : 16;
-  const base = point.side === 1 ? -10 : 10;
-  return (
-    <g>
-      <path
-        d={`M ${cx - 8} ${cy} L ${cx} ${cy - 8} L ${cx + 8} ${cy} L ${cx} ${cy + 8} Z`}
-        fill="var(--color-sheet)"
-        stroke="var(--color-off)"
-        strokeWidth={3}
-      />
-      <path d={`M ${cx - 4} ${cy + base} L ${cx + 4} ${cy + base} L ${cx} ${cy + tip} Z`} fill="var(--color-off)" />
-    </g>
-  );
-}
-
-/** Temperature, resistance and landmark under the pointer. */
-function Reading({ curve, temperatureC, plot, x, y }: OnPlot & { curve: ResistanceCurve; temperatureC: number }) {
-  const pa = resistanceAt(curve, temperatureC);
-  const cx = x(temperatureC, plot);
-  const toLeft = cx > LEFT + plot.left + plot.width - 190;
-  return (
-    <g>
-      <line
-        x1={cx}
-        x2={cx}
-        y1={TOP + plot.top}
-        y2={TOP + plot.top + plot.height}
-        stroke="var(--color-mute)"
-        strokeDasharray="2 3"
-      />
-      <circle cx={cx} cy={y(pa, plot)} r={3.5} fill="var(--color-ink)" />
-      <text
-        x={toLeft ? cx - 8 : cx + 8}
-        y={TOP + plot.top + 14}
-        textAnchor={toLeft ? 'end' : 'start'}
-        stroke="var(--color-sheet)"
-        strokeWidth={4}
-        paintOrder="stroke"
-        className="text-[12.5px]"
-      >
-        <tspan className="read">{celsius(temperatureC)}</tspan>
-        {`, ${significant(pa)} Pa, like ${nearestLandmark(pa)}`}
-      </text>
-    </g>
   );
 }

@@ -30,18 +30,23 @@ export function aimOf(part: BlendPart, aim: BlendAim): number {
   return 100 * PARTS[aim].reduce((sum, name) => sum + (part.perGram[COMPONENT_INDEX[name]] as number), 0);
 }
 
-/** The lowest and highest aim that the stock allows: fill up from one end. */
-function extreme(values: readonly number[], stock: readonly number[], totalG: number, sign: 1 | -1): number {
+/** The lowest (sign 1) or highest (sign -1) aim that the stock allows, and its grams: fill up from one end. */
+function extreme(values: readonly number[], stock: readonly number[], totalG: number, sign: 1 | -1) {
   const order = values.map((_, i) => i).sort((a, b) => sign * ((values[a] as number) - (values[b] as number)));
+  const grams = values.map(() => 0);
   let left = totalG;
-  let sum = 0;
   for (const i of order) {
-    const take = Math.min(left, stock[i] as number);
-    sum += take * (values[i] as number);
-    left -= take;
+    grams[i] = Math.min(left, stock[i] as number);
+    left -= grams[i] as number;
   }
-  return sum / (totalG - left);
+  return { grams, aim: reachedBy(grams, values, totalG - left) };
 }
+
+const reachedBy = (grams: readonly number[], values: readonly number[], totalG: number) =>
+  grams.reduce((sum, g, i) => sum + g * (values[i] as number), 0) / totalG;
+
+/** Nearer than this to an end of what is possible, the end is the blend: a program would have no room, %. */
+const AT_THE_END = 1e-6;
 
 /**
  * Blends two or more chocolates (or creams) to an exact cocoa % (or fat %), as evenly as that allows, out of what is in stock.
@@ -56,11 +61,16 @@ function extreme(values: readonly number[], stock: readonly number[], totalG: nu
 export function blend(parts: readonly BlendPart[], aim: BlendAim, target: number, totalG: number): Blend {
   const values = parts.map((part) => aimOf(part, aim));
   const stock = parts.map(({ stockG }) => Math.min(stockG ?? totalG, totalG));
-  const [least, most] = [extreme(values, stock, totalG, 1), extreme(values, stock, totalG, -1)];
+  const [low, high] = [extreme(values, stock, totalG, 1), extreme(values, stock, totalG, -1)];
+  const [least, most] = [low.aim, high.aim];
   if (stock.reduce((sum, g) => sum + g, 0) < totalG - 1e-9) return { possible: false, least, most, reason: 'stock' };
-  if (target < least - 1e-9 || target > most + 1e-9) {
+  if (target < least - AT_THE_END || target > most + AT_THE_END) {
     const inside = target >= Math.min(...values) && target <= Math.max(...values);
     return { possible: false, least, most, reason: inside ? 'stock' : 'aim' };
+  }
+  if (most - least > AT_THE_END) {
+    if (target < least + AT_THE_END) return { possible: true, grams: low.grams, reached: least };
+    if (target > most - AT_THE_END) return { possible: true, grams: high.grams, reached: most };
   }
   const unit = (k: number, sign: number) => parts.map((_, i) => (i === k ? sign : 0));
   const sameValue = Math.max(...values) - Math.min(...values) < 1e-9;
@@ -78,9 +88,5 @@ export function blend(parts: readonly BlendPart[], aim: BlendAim, target: number
   });
   if (!shares) return { possible: false, least, most, reason: 'stock' };
   const grams = shares.map((share) => Math.max(share, 0) * totalG);
-  return {
-    possible: true,
-    grams,
-    reached: grams.reduce((sum, g, i) => sum + g * (values[i] as number), 0) / totalG,
-  };
+  return { possible: true, grams, reached: reachedBy(grams, values, totalG) };
 }

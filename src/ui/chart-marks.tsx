@@ -1,0 +1,174 @@
+import { CURVE_FROM_C, CURVE_TO_C, type ResistanceCurve } from '@/core/predict/curve';
+import { LEFT, type Plot, TOP, xOf, yOf } from './chart-geometry';
+import { celsius, significant } from './format';
+import { LANDMARKS, nearestLandmark } from './landmarks';
+
+/** A gate on the curve: a band of resistance at one temperature. */
+export interface ChartGate {
+  readonly name: string;
+  readonly temperatureC: number;
+  readonly lowPa: number | undefined;
+  readonly highPa: number | undefined;
+  /** -1 too loose, 0 passed, 1 too stiff */
+  readonly side: -1 | 0 | 1;
+  /** moves an edge to a resistance; an edge without is not moved */
+  readonly onLow?: ((pa: number) => void) | undefined;
+  readonly onHigh?: ((pa: number) => void) | undefined;
+  /** moves the whole gate: its edges by a factor, its temperature by °C */
+  readonly onShift?: ((factor: number, deltaC: number) => void) | undefined;
+}
+
+/** A moment as a point. */
+export interface ChartPoint {
+  readonly name: string;
+  readonly temperatureC: number;
+  readonly resistancePa: number;
+  /** -1 too loose, 0 as wanted or not asked, 1 too stiff */
+  readonly side: -1 | 0 | 1;
+}
+
+export const GATE_HALF_WIDTH_C = 2.2;
+
+/** Reads the curve between its points. */
+function resistanceAt(curve: ResistanceCurve, temperatureC: number): number {
+  const step = (CURVE_FROM_C - CURVE_TO_C) / (curve.temperatureC.length - 1);
+  const place = Math.min(Math.max((CURVE_FROM_C - temperatureC) / step, 0), curve.temperatureC.length - 1.001);
+  const i = Math.floor(place);
+  const [a, b] = [curve.resistancePa[i] as number, curve.resistancePa[i + 1] as number];
+  return Math.exp(Math.log(a) + (place - i) * (Math.log(b) - Math.log(a)));
+}
+
+/** Landmarks on the left, temperatures below. */
+export function Scales({ plot, kitchenC }: { plot: Plot; kitchenC: number | undefined }) {
+  const right = LEFT + plot.left + plot.width;
+  const bottom = TOP + plot.top + plot.height;
+  return (
+    <g className="text-[12px]">
+      {LANDMARKS.map(({ resistancePa, name }) => (
+        <g key={name}>
+          <line
+            x1={LEFT + plot.left}
+            x2={right}
+            y1={yOf(resistancePa, plot)}
+            y2={yOf(resistancePa, plot)}
+            stroke="var(--color-rule-soft)"
+          />
+          <text x={LEFT + plot.left - 8} y={yOf(resistancePa, plot) + 4} textAnchor="end" fill="var(--color-mute)">
+            {name}
+          </text>
+        </g>
+      ))}
+      {[60, 50, 40, 30, 20, 10, 4].map((t) => (
+        <g key={t}>
+          <line x1={xOf(t, plot)} x2={xOf(t, plot)} y1={TOP + plot.top} y2={bottom} stroke="var(--color-rule-soft)" />
+          <text x={xOf(t, plot)} y={bottom + 18} textAnchor="middle" fill="var(--color-mute)" className="read">
+            {t}°
+          </text>
+        </g>
+      ))}
+      {kitchenC !== undefined && kitchenC > CURVE_TO_C && kitchenC < CURVE_FROM_C && (
+        <g>
+          <line
+            x1={xOf(kitchenC, plot)}
+            x2={xOf(kitchenC, plot)}
+            y1={TOP + plot.top}
+            y2={bottom}
+            stroke="var(--color-mute)"
+            strokeDasharray="1 4"
+            strokeWidth={1.5}
+          />
+          <text x={xOf(kitchenC, plot) + 4} y={bottom - 6} fill="var(--color-mute)">
+            kitchen {Math.round(kitchenC)}°
+          </text>
+        </g>
+      )}
+      <line x1={LEFT + plot.left} x2={right} y1={bottom} y2={bottom} stroke="var(--color-rule)" />
+    </g>
+  );
+}
+
+/** Two bars and a wash between them; the name with ✓ or which way it is off. */
+export function GateMark({ gate, nameAbove, plot }: { plot: Plot; gate: ChartGate; nameAbove: boolean }) {
+  const left = xOf(Math.min(gate.temperatureC + GATE_HALF_WIDTH_C, CURVE_FROM_C), plot);
+  const right = xOf(Math.max(gate.temperatureC - GATE_HALF_WIDTH_C, CURVE_TO_C), plot);
+  const top = gate.highPa === undefined ? TOP + plot.top : yOf(gate.highPa, plot);
+  const bottom = gate.lowPa === undefined ? TOP + plot.top + plot.height : yOf(gate.lowPa, plot);
+  const colour = gate.side === 0 ? 'var(--color-enamel)' : 'var(--color-off)';
+  const name = `${gate.name} ${gate.side === 0 ? '✓' : '✕'}`;
+  const nearRightEdge = right > LEFT + plot.left + plot.width - 60;
+  return (
+    <g>
+      <rect x={left} y={top} width={right - left} height={Math.max(bottom - top, 1)} fill={colour} fillOpacity={0.09} />
+      {gate.highPa !== undefined && (
+        <line x1={left - 4} x2={right + 4} y1={top} y2={top} stroke={colour} strokeWidth={2.5} />
+      )}
+      {gate.lowPa !== undefined && (
+        <line x1={left - 4} x2={right + 4} y1={bottom} y2={bottom} stroke={colour} strokeWidth={2.5} />
+      )}
+      <text
+        x={nearRightEdge ? right + 4 : (left + right) / 2}
+        y={nameAbove ? Math.max(top - 8, TOP + plot.top + 12) : bottom + 16}
+        textAnchor={nearRightEdge ? 'end' : 'middle'}
+        fill={colour}
+        stroke="var(--color-sheet)"
+        strokeWidth={4}
+        paintOrder="stroke"
+        className="font-semibold text-[12.5px]"
+      >
+        {name}
+      </text>
+    </g>
+  );
+}
+
+/** Round in its gate, a diamond with a pointer out of it. */
+export function PointMark({ point, cx, cy, colour }: { point: ChartPoint; cx: number; cy: number; colour: string }) {
+  if (point.side === 0) {
+    return <circle cx={cx} cy={cy} r={5.5} fill="var(--color-sheet)" stroke={colour} strokeWidth={3} />;
+  }
+  const tip = point.side === 1 ? -16 : 16;
+  const base = point.side === 1 ? -10 : 10;
+  return (
+    <g>
+      <path
+        d={`M ${cx - 8} ${cy} L ${cx} ${cy - 8} L ${cx + 8} ${cy} L ${cx} ${cy + 8} Z`}
+        fill="var(--color-sheet)"
+        stroke="var(--color-off)"
+        strokeWidth={3}
+      />
+      <path d={`M ${cx - 4} ${cy + base} L ${cx + 4} ${cy + base} L ${cx} ${cy + tip} Z`} fill="var(--color-off)" />
+    </g>
+  );
+}
+
+/** Temperature, resistance and landmark under the pointer. */
+export function Reading({ curve, temperatureC, plot }: { plot: Plot; curve: ResistanceCurve; temperatureC: number }) {
+  const pa = resistanceAt(curve, temperatureC);
+  const cx = xOf(temperatureC, plot);
+  const toLeft = cx > LEFT + plot.left + plot.width - 190;
+  return (
+    <g>
+      <line
+        x1={cx}
+        x2={cx}
+        y1={TOP + plot.top}
+        y2={TOP + plot.top + plot.height}
+        stroke="var(--color-mute)"
+        strokeDasharray="2 3"
+      />
+      <circle cx={cx} cy={yOf(pa, plot)} r={3.5} fill="var(--color-ink)" />
+      <text
+        x={toLeft ? cx - 8 : cx + 8}
+        y={TOP + plot.top + 14}
+        textAnchor={toLeft ? 'end' : 'start'}
+        stroke="var(--color-sheet)"
+        strokeWidth={4}
+        paintOrder="stroke"
+        className="text-[12.5px]"
+      >
+        <tspan className="read">{celsius(temperatureC)}</tspan>
+        {`, ${significant(pa)} Pa, like ${nearestLandmark(pa)}`}
+      </text>
+    </g>
+  );
+}

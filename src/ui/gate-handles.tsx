@@ -1,0 +1,104 @@
+'use client';
+
+import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
+import { level, type Plot, resistanceAtHeight, TOP, xOf, yOf } from './chart-geometry';
+import { type ChartGate, GATE_HALF_WIDTH_C } from './chart-marks';
+import { significant } from './format';
+
+/** What one press of an arrow key moves: a factor on resistance, °C; more with Shift. */
+const KEY_FACTOR = 1.05;
+const KEY_FACTOR_SHIFT = 1.5;
+const KEY_C = 0.5;
+/** Half the height of a handle, px: a finger's width over both sides of the bar. */
+const REACH = 12;
+
+/** Handles on a gate's edges and on the gate itself, for finger, pointer and keyboard. */
+export function GateHandles({ gate, plot }: { gate: ChartGate; plot: Plot }) {
+  const last = useRef<{ x: number; y: number } | undefined>(undefined);
+  const left = xOf(gate.temperatureC + GATE_HALF_WIDTH_C, plot) - 8;
+  const right = xOf(gate.temperatureC - GATE_HALF_WIDTH_C, plot) + 8;
+  const top = gate.highPa === undefined ? TOP + plot.top : yOf(gate.highPa, plot);
+  const bottom = gate.lowPa === undefined ? TOP + plot.top + plot.height : yOf(gate.lowPa, plot);
+
+  const local = (event: PointerEvent<HTMLElement>) => {
+    const figure = event.currentTarget.closest('figure')?.getBoundingClientRect();
+    return { x: event.clientX - (figure?.left ?? 0), y: event.clientY - (figure?.top ?? 0) };
+  };
+  const grab = (event: PointerEvent<HTMLElement>) => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    last.current = local(event);
+  };
+  const edgeHandle = (edge: 'low' | 'high', pa: number | undefined, move: ((pa: number) => void) | undefined) => {
+    if (pa === undefined || !move) return null;
+    const onKeyDown = (event: KeyboardEvent) => {
+      const step = event.shiftKey ? KEY_FACTOR_SHIFT : KEY_FACTOR;
+      if (event.key === 'ArrowUp') move(pa * step);
+      else if (event.key === 'ArrowDown') move(pa / step);
+      else return;
+      event.preventDefault();
+    };
+    return (
+      <button
+        type="button"
+        role="slider"
+        aria-label={`${gate.name}: ${edge === 'low' ? 'lower' : 'upper'} edge of the gate`}
+        aria-valuenow={Math.round(1000 * level(pa)) / 1000}
+        aria-valuetext={`${significant(pa)} Pa`}
+        aria-orientation="vertical"
+        className="absolute cursor-ns-resize touch-none rounded hover:bg-enamel/15"
+        style={{ left, width: right - left, top: yOf(pa, plot) - REACH, height: 2 * REACH }}
+        onPointerDown={grab}
+        onPointerMove={(event) => last.current && move(resistanceAtHeight(local(event).y, plot))}
+        onPointerUp={() => {
+          last.current = undefined;
+        }}
+        onKeyDown={onKeyDown}
+      />
+    );
+  };
+
+  const { onShift } = gate;
+  const onBodyMove = (event: PointerEvent<HTMLElement>) => {
+    const from = last.current;
+    if (!from || !onShift) return;
+    const to = local(event);
+    last.current = to;
+    const factor = resistanceAtHeight(to.y, plot) / resistanceAtHeight(from.y, plot);
+    onShift(factor, ((from.x - to.x) / plot.width) * xSpan(plot));
+  };
+  const onBodyKey = (event: KeyboardEvent) => {
+    if (!onShift) return;
+    const step = event.shiftKey ? KEY_FACTOR_SHIFT : KEY_FACTOR;
+    if (event.key === 'ArrowUp') onShift(step, 0);
+    else if (event.key === 'ArrowDown') onShift(1 / step, 0);
+    else if (event.key === 'ArrowLeft') onShift(1, event.shiftKey ? 4 * KEY_C : KEY_C);
+    else if (event.key === 'ArrowRight') onShift(1, event.shiftKey ? -4 * KEY_C : -KEY_C);
+    else return;
+    event.preventDefault();
+  };
+  return (
+    <>
+      {onShift && bottom - top > 2 * REACH && (
+        <button
+          type="button"
+          aria-label={`${gate.name}: move the gate with the arrow keys`}
+          className="absolute cursor-move touch-none rounded hover:bg-enamel/10"
+          style={{ left, width: right - left, top: top + REACH, height: bottom - top - 2 * REACH }}
+          onPointerDown={grab}
+          onPointerMove={onBodyMove}
+          onPointerUp={() => {
+            last.current = undefined;
+          }}
+          onKeyDown={onBodyKey}
+        />
+      )}
+      {edgeHandle('high', gate.highPa, gate.onHigh)}
+      {edgeHandle('low', gate.lowPa, gate.onLow)}
+    </>
+  );
+}
+
+/** °C along the whole plot. */
+function xSpan(plot: Plot): number {
+  return (plot.width * 10) / (xOf(10, plot) - xOf(20, plot));
+}
