@@ -30,6 +30,11 @@ const temperatureC = z
   .min(-5, 'must be -5 to 110 °C')
   .max(110, 'must be -5 to 110 °C');
 
+/** When a row goes in, in the order of the work. */
+export const STAGES = ['pan', 'overChocolate', 'offHeat', 'coldAtEnd'] as const;
+
+export type Stage = (typeof STAGES)[number];
+
 export const lineSchema = z
   .object({
     ingredient: name(80),
@@ -38,6 +43,8 @@ export const lineSchema = z
     locked: z.boolean({ error: 'must be true or false' }).default(false),
     minGrams: grams.optional(),
     maxGrams: grams.optional(),
+    /** when it goes in */
+    stage: z.enum(STAGES, { error: `must be one of ${STAGES.join(', ')}` }).optional(),
     /** rows with the same letter keep their proportion in a balance */
     tie: z.string().trim().min(1).max(12).optional(),
     /** measured out with cups, spoons or by the piece, not weighed */
@@ -119,6 +126,7 @@ export const formulaFileSchema = z
     name: name(120),
     use: z.string().trim().max(60).optional(),
     note: z.string().trim().max(2000).optional(),
+    tags: z.array(name(40)).max(20, 'must be at most 20 tags').optional(),
     lines: z
       .array(lineSchema, { error: 'must be a list of lines' })
       .max(MOST_LINES, `must be at most ${MOST_LINES} lines`),

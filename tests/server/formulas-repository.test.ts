@@ -3,6 +3,7 @@ import type { FormulaFile } from '@/formats/formula-file';
 import { type OpenDatabase, openMemoryDatabase } from '@/server/db/database';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import {
+  archiveFormula,
   createFormula,
   deleteFormula,
   findFormula,
@@ -10,9 +11,11 @@ import {
   listFormulas,
   restoreFormula,
   saveFormula,
+  variantsOf,
 } from '@/server/repositories/formulas';
 import { listIngredients, stockEmptyLarder } from '@/server/repositories/larder';
 import { startingLarder } from '@/server/repositories/starting-larder';
+import { addVersion, listVersions, removeVersion } from '@/server/repositories/versions';
 
 let kitchen: OpenDatabase;
 const demo = lanternMillFormulas();
@@ -104,6 +107,67 @@ describe('formulas as kept', () => {
     expect((await listFormulas(kitchen.db))[0]?.file.name).toBe('Late');
     await saveFormula(kitchen.db, early.id, 1, { ...gloss, name: 'Early, changed' }, at(22));
     expect((await listFormulas(kitchen.db))[0]).toMatchObject({ file: { name: 'Early, changed' } });
+  });
+});
+
+describe('variants', () => {
+  it('store only what differs and follow their base when it is saved', async () => {
+    const base = await createFormula(kitchen.db, { ...gloss, name: 'Base' }, at(30));
+    const child = await createFormula(
+      kitchen.db,
+      { ...gloss, name: 'Without rum', lines: gloss.lines.filter(({ ingredient }) => ingredient !== 'rum-40') },
+      at(31),
+      base.id,
+    );
+    expect(child.baseId).toBe(base.id);
+    const [first, ...rest] = gloss.lines;
+    if (!first) throw new Error('no rows');
+    await saveFormula(
+      kitchen.db,
+      base.id,
+      1,
+      { ...gloss, name: 'Base', lines: [{ ...first, grams: 333 }, ...rest] },
+      at(32),
+    );
+    const followed = await findFormula(kitchen.db, child.id);
+    expect(followed).toMatchObject({ revision: 2, file: { name: 'Without rum' } });
+    expect(followed?.file.lines[0]?.grams).toBe(333);
+    expect(followed?.file.lines.map(({ ingredient }) => ingredient)).not.toContain('rum-40');
+    expect((await variantsOf(kitchen.db, base.id)).map(({ id }) => id)).toEqual([child.id]);
+
+    const stale = await saveFormula(kitchen.db, child.id, 1, gloss, at(33));
+    expect(stale.outcome).toBe('stale');
+    const grandchild = await createFormula(kitchen.db, gloss, at(34), child.id);
+    expect(grandchild.baseId).toBe(base.id);
+    await deleteFormula(kitchen.db, base.id, at(35));
+    await forgetDeleted(kitchen.db, at(36));
+    expect(await findFormula(kitchen.db, child.id)).toMatchObject({ baseId: null });
+  });
+});
+
+describe('versions and the archive', () => {
+  it('keep a state under a name, the newest first, until it is let go', async () => {
+    const { id } = await createFormula(kitchen.db, gloss, at(40));
+    await addVersion(kitchen.db, id, { name: 'First pour', note: 'too thin', file: gloss }, at(41));
+    const second = await addVersion(
+      kitchen.db,
+      id,
+      { name: 'Second', note: '', file: { ...gloss, lines: [] } },
+      at(42),
+    );
+    const kept = await listVersions(kitchen.db, id);
+    expect(kept.map(({ name }) => name)).toEqual(['Second', 'First pour']);
+    expect(plain(kept[1]?.file)).toEqual(plain(gloss));
+    expect(await removeVersion(kitchen.db, id, second.id)).toBe(true);
+    expect(await removeVersion(kitchen.db, id, second.id)).toBe(false);
+  });
+
+  it('put a formula away and take it out again', async () => {
+    const { id } = await createFormula(kitchen.db, gloss, at(43));
+    expect(await archiveFormula(kitchen.db, id, at(44))).toBe(true);
+    expect(await findFormula(kitchen.db, id)).toMatchObject({ archived: true });
+    await archiveFormula(kitchen.db, id, null);
+    expect(await findFormula(kitchen.db, id)).toMatchObject({ archived: false });
   });
 });
 

@@ -1,4 +1,4 @@
-import type { FileGate, FileLine, FileMoment, FormulaFile } from '@/formats/formula-file';
+import type { FileGate, FileLine, FileMoment, FormulaFile, Stage } from '@/formats/formula-file';
 
 /** A row of the pan with a key that stays while it is moved, so that undo, dragging and focus follow it. */
 export interface PanLine extends FileLine {
@@ -35,6 +35,11 @@ export type Edit =
       readonly byVolume?: readonly boolean[] | undefined;
     }
   | { readonly type: 'name'; readonly name: string }
+  | { readonly type: 'stage'; readonly key: string; readonly stage: Stage | undefined }
+  | { readonly type: 'gateEdge'; readonly gate: number; readonly edge: 'low' | 'high'; readonly value: number }
+  | { readonly type: 'shiftGate'; readonly moment: string; readonly factor: number; readonly deltaC: number }
+  | { readonly type: 'loosen'; readonly things: readonly Loosening[] }
+  | { readonly type: 'tags'; readonly tags: readonly string[] }
   | {
       readonly type: 'targets';
       readonly use: string | undefined;
@@ -42,6 +47,11 @@ export type Edit =
       readonly gates: readonly FileGate[];
       readonly yield: FormulaFile['yield'];
     };
+
+/** A lock, limit or gate to be let go. */
+export type Loosening =
+  | { readonly kind: 'lock' | 'least' | 'most'; readonly line: number }
+  | { readonly kind: 'gate'; readonly gate: number };
 
 /** The open formula and the ways back and forth. */
 export interface DraftHistory {
@@ -105,6 +115,74 @@ function scaleTo(draft: FormulaDraft, wanted: number): FormulaDraft {
   };
 }
 
+/** Edges of a gate never pass each other. */
+const EDGES_APART = 1.02;
+
+const tidyEdge = (value: number) => Number(value.toPrecision(4));
+
+function moveEdge(draft: FormulaDraft, edit: Extract<Edit, { type: 'gateEdge' }>): FormulaDraft {
+  return {
+    ...draft,
+    gates: draft.gates.map((gate, i) => {
+      if (i !== edit.gate) return gate;
+      const value =
+        edit.edge === 'low'
+          ? Math.min(edit.value, (gate.high ?? Number.POSITIVE_INFINITY) / EDGES_APART)
+          : Math.max(edit.value, (gate.low ?? 0) * EDGES_APART);
+      return { ...gate, [edit.edge]: tidyEdge(value) };
+    }),
+  };
+}
+
+/** Quantities a gate on the curve stands for. */
+export const FLOW_QUANTITIES: ReadonlySet<string> = new Set(['apparentViscosityPaS', 'yieldStressPa', 'resistancePa']);
+
+/** Warmest and coldest a moment may be moved to, °C. */
+const MOMENT_RANGE_C = [-5, 110] as const;
+
+/** Moves the flow gates of a moment by a factor, and the moment by °C. */
+function shiftGate(
+  draft: FormulaDraft,
+  { moment, factor, deltaC }: Extract<Edit, { type: 'shiftGate' }>,
+): FormulaDraft {
+  const moved = (edge: number | undefined) => (edge === undefined ? undefined : tidyEdge(edge * factor));
+  return {
+    ...draft,
+    gates: draft.gates.map((gate) =>
+      gate.moment === moment && FLOW_QUANTITIES.has(gate.quantity)
+        ? { ...gate, low: moved(gate.low), high: moved(gate.high) }
+        : gate,
+    ),
+    moments: draft.moments.map((each) => {
+      if (each.name !== moment || deltaC === 0) return each;
+      const next = Math.min(Math.max(each.temperatureC + deltaC, MOMENT_RANGE_C[0]), MOMENT_RANGE_C[1]);
+      const temperatureC = Math.round(next * 10) / 10;
+      const last = each.history.at(-1);
+      return {
+        ...each,
+        temperatureC,
+        history: [...each.history.slice(0, -1), [last?.[0] ?? 0.3, temperatureC] as const],
+      };
+    }),
+  };
+}
+
+/** Lets locks, limits and gates go. */
+function loosen(draft: FormulaDraft, things: readonly Loosening[]): FormulaDraft {
+  const has = (kind: Loosening['kind'], index: number) =>
+    things.some((thing) => thing.kind === kind && ('line' in thing ? thing.line : thing.gate) === index);
+  return {
+    ...draft,
+    lines: draft.lines.map((line, i) => ({
+      ...line,
+      locked: line.locked && !has('lock', i),
+      minGrams: has('least', i) ? undefined : line.minGrams,
+      maxGrams: has('most', i) ? undefined : line.maxGrams,
+    })),
+    gates: draft.gates.filter((_, i) => !has('gate', i)),
+  };
+}
+
 /** The draft after one edit. */
 export function applyEdit(draft: FormulaDraft, edit: Edit): FormulaDraft {
   switch (edit.type) {
@@ -139,6 +217,16 @@ export function applyEdit(draft: FormulaDraft, edit: Edit): FormulaDraft {
           byVolume: edit.byVolume?.[i] || line.byVolume,
         })),
       };
+    case 'stage':
+      return changeLine(draft, edit.key, { stage: edit.stage });
+    case 'gateEdge':
+      return moveEdge(draft, edit);
+    case 'shiftGate':
+      return shiftGate(draft, edit);
+    case 'loosen':
+      return loosen(draft, edit.things);
+    case 'tags':
+      return { ...draft, tags: [...edit.tags] };
     case 'name':
       return { ...draft, name: edit.name };
     case 'targets':
@@ -149,6 +237,8 @@ export function applyEdit(draft: FormulaDraft, edit: Edit): FormulaDraft {
 /** Typing on in one field is one step back. */
 function markOf(edit: Edit): string | undefined {
   if (edit.type === 'grams' || edit.type === 'limits' || edit.type === 'form') return `${edit.type} ${edit.key}`;
+  if (edit.type === 'gateEdge') return `gateEdge ${edit.gate} ${edit.edge}`;
+  if (edit.type === 'shiftGate') return `shiftGate ${edit.moment}`;
   return edit.type === 'name' || edit.type === 'scale' ? edit.type : undefined;
 }
 

@@ -11,8 +11,9 @@ import {
   text,
   timestamp,
 } from 'drizzle-orm/pg-core';
-import type { FormulaFile } from '@/formats/formula-file';
+import type { FormulaFile, Stage } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
+import type { Variation } from '@/formats/variation';
 
 /** The larder: what ingredients are made of. */
 export const ingredients = pgTable('ingredients', {
@@ -49,6 +50,7 @@ export const formulas = pgTable(
     name: text().notNull(),
     use: text(),
     note: text(),
+    tags: jsonb().$type<string[]>(),
     process: jsonb().$type<FormulaFile['process']>().notNull(),
     moments: jsonb().$type<FormulaFile['moments']>().notNull(),
     gates: jsonb().$type<FormulaFile['gates']>().notNull(),
@@ -58,8 +60,12 @@ export const formulas = pgTable(
     createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
     updatedAt: timestamp('updated_at', { withTimezone: true }).notNull(),
     deletedAt: timestamp('deleted_at', { withTimezone: true }),
+    archivedAt: timestamp('archived_at', { withTimezone: true }),
+    /** the formula this one is a variant of, and what it does differently */
+    baseId: text('base_id'),
+    variation: jsonb().$type<Variation>(),
   },
-  (table) => [index('formulas_live').on(table.deletedAt, table.updatedAt)],
+  (table) => [index('formulas_live').on(table.deletedAt, table.updatedAt), index('formulas_base').on(table.baseId)],
 );
 
 /** The rows of a formula's pan, in order. */
@@ -75,11 +81,29 @@ export const formulaLines = pgTable(
     minGrams: doublePrecision('min_grams'),
     maxGrams: doublePrecision('max_grams'),
     tie: text(),
+    stage: text().$type<Stage>(),
     byVolume: boolean('by_volume'),
   },
   (table) => [
     primaryKey({ columns: [table.formulaId, table.position] }),
     foreignKey({ columns: [table.formulaId], foreignColumns: [formulas.id] }).onDelete('cascade'),
     index('formula_lines_ingredient').on(table.ingredient),
+  ],
+);
+
+/** Named states of a formula that can be looked at, compared and brought back. */
+export const formulaVersions = pgTable(
+  'formula_versions',
+  {
+    id: text().primaryKey(),
+    formulaId: text('formula_id').notNull(),
+    name: text().notNull(),
+    note: text().notNull(),
+    file: jsonb().$type<FormulaFile>().notNull(),
+    createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
+  },
+  (table) => [
+    foreignKey({ columns: [table.formulaId], foreignColumns: [formulas.id] }).onDelete('cascade'),
+    index('formula_versions_formula').on(table.formulaId, table.createdAt),
   ],
 );

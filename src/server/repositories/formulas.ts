@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, desc, eq, inArray, isNotNull, isNull, lt } from 'drizzle-orm';
 import type { FormulaFile } from '@/formats/formula-file';
+import { applyVariation, variationOf } from '@/formats/variation';
 import type { Database } from '../db/database';
 import { formulaLines, formulas } from '../db/schema';
 
@@ -10,6 +11,9 @@ export interface StoredFormula {
   readonly revision: number;
   /** ISO 8601 */
   readonly updatedAt: string;
+  /** the formula it is a variant of */
+  readonly baseId: string | null;
+  readonly archived: boolean;
   readonly file: FormulaFile;
 }
 
@@ -27,12 +31,15 @@ function toStored(row: FormulaRow, lines: readonly LineRow[]): StoredFormula {
     id: row.id,
     revision: row.revision,
     updatedAt: row.updatedAt.toISOString(),
+    baseId: row.baseId,
+    archived: row.archivedAt !== null,
     file: {
       format: 'dark-pour/formula',
       version: 1,
       name: row.name,
       use: row.use ?? undefined,
       note: row.note ?? undefined,
+      tags: row.tags ?? undefined,
       lines: lines.map((line) => ({
         ingredient: line.ingredient,
         grams: line.grams,
@@ -40,6 +47,7 @@ function toStored(row: FormulaRow, lines: readonly LineRow[]): StoredFormula {
         locked: line.locked,
         minGrams: line.minGrams ?? undefined,
         maxGrams: line.maxGrams ?? undefined,
+        stage: line.stage ?? undefined,
         tie: line.tie ?? undefined,
         byVolume: line.byVolume ?? undefined,
       })),
@@ -57,6 +65,7 @@ function columnsOf(file: FormulaFile) {
     name: file.name,
     use: file.use ?? null,
     note: file.note ?? null,
+    tags: file.tags ?? null,
     process: file.process,
     moments: file.moments,
     gates: file.gates,
@@ -75,6 +84,7 @@ function lineRows(formulaId: string, file: FormulaFile) {
     locked: line.locked,
     minGrams: line.minGrams ?? null,
     maxGrams: line.maxGrams ?? null,
+    stage: line.stage ?? null,
     tie: line.tie ?? null,
     byVolume: line.byVolume ?? null,
   }));
@@ -118,14 +128,75 @@ export async function findFormula(db: Database, id: string): Promise<StoredFormu
   return toStored(row, lines);
 }
 
-/** Keeps a new formula. */
-export async function createFormula(db: Database, file: FormulaFile, now: Date): Promise<StoredFormula> {
+/** The formula a variant stands on: a variant's own base, so that variants are one level deep. */
+async function rootOf(db: Database, id: string): Promise<StoredFormula | undefined> {
+  const found = await findFormula(db, id);
+  return found?.baseId ? findFormula(db, found.baseId) : found;
+}
+
+/**
+ * Keeps a new formula.
+ *
+ * @param baseId makes it a variant of that formula: it follows it in all it does not do differently
+ */
+export async function createFormula(
+  db: Database,
+  file: FormulaFile,
+  now: Date,
+  baseId?: string,
+): Promise<StoredFormula> {
   const id = randomUUID();
-  await db.transaction(async (tx) => {
-    await tx.insert(formulas).values({ id, ...columnsOf(file), revision: 1, createdAt: now, updatedAt: now });
+  return db.transaction(async (tx) => {
+    const base = baseId === undefined ? undefined : await rootOf(tx, baseId);
+    const variation = base ? variationOf(base.file, file) : null;
+    const row = { id, ...columnsOf(file), baseId: base?.id ?? null, variation };
+    await tx.insert(formulas).values({ ...row, revision: 1, createdAt: now, updatedAt: now });
     if (file.lines.length > 0) await tx.insert(formulaLines).values(lineRows(id, file));
+    return { id, revision: 1, updatedAt: now.toISOString(), baseId: base?.id ?? null, archived: false, file };
   });
-  return { id, revision: 1, updatedAt: now.toISOString(), file };
+}
+
+/** Writes a formula's contents over what is there. */
+async function rewrite(
+  db: Database,
+  id: string,
+  file: FormulaFile,
+  change: Partial<typeof formulas.$inferInsert>,
+): Promise<void> {
+  await db
+    .update(formulas)
+    .set({ ...columnsOf(file), ...change })
+    .where(eq(formulas.id, id));
+  await db.delete(formulaLines).where(eq(formulaLines.formulaId, id));
+  if (file.lines.length > 0) await db.insert(formulaLines).values(lineRows(id, file));
+}
+
+/** Lets the variants of a base follow what it became. */
+async function followBase(db: Database, base: StoredFormula, now: Date): Promise<void> {
+  const children = await db.select().from(formulas).where(eq(formulas.baseId, base.id));
+  for (const child of children) {
+    if (!child.variation) continue;
+    const own = { name: child.name, note: child.note ?? undefined, tags: child.tags ?? undefined };
+    const file = applyVariation(base.file, child.variation, own);
+    await rewrite(db, child.id, file, { revision: child.revision + 1, updatedAt: now });
+  }
+}
+
+/** The variants of a base, by name. */
+export async function variantsOf(db: Database, baseId: string): Promise<StoredFormula[]> {
+  return (await listFormulas(db))
+    .filter((formula) => formula.baseId === baseId)
+    .sort((a, b) => a.file.name.localeCompare(b.file.name));
+}
+
+/** Puts a formula away, or takes it out again. */
+export async function archiveFormula(db: Database, id: string, archivedAt: Date | null): Promise<boolean> {
+  const changed = await db
+    .update(formulas)
+    .set({ archivedAt })
+    .where(and(eq(formulas.id, id), isNull(formulas.deletedAt)))
+    .returning({ id: formulas.id });
+  return changed.length > 0;
 }
 
 /**
@@ -141,19 +212,26 @@ export async function saveFormula(
   now: Date,
 ): Promise<SaveOutcome> {
   const saved = await db.transaction(async (tx) => {
-    const changed = await tx
+    const [held] = await tx
       .update(formulas)
-      .set({ ...columnsOf(file), revision: revision + 1, updatedAt: now })
+      .set({ revision: revision + 1, updatedAt: now })
       .where(and(eq(formulas.id, id), eq(formulas.revision, revision), isNull(formulas.deletedAt)))
-      .returning({ id: formulas.id });
-    if (changed.length === 0) return false;
-    await tx.delete(formulaLines).where(eq(formulaLines.formulaId, id));
-    if (file.lines.length > 0) await tx.insert(formulaLines).values(lineRows(id, file));
-    return true;
+      .returning();
+    if (!held) return undefined;
+    const base = held.baseId ? await findFormula(tx, held.baseId) : undefined;
+    await rewrite(tx, id, file, base ? { variation: variationOf(base.file, file) } : {});
+    const formula: StoredFormula = {
+      id,
+      revision: revision + 1,
+      updatedAt: now.toISOString(),
+      baseId: held.baseId,
+      archived: held.archivedAt !== null,
+      file,
+    };
+    if (!held.baseId) await followBase(tx, formula, now);
+    return formula;
   });
-  if (saved) {
-    return { outcome: 'saved', formula: { id, revision: revision + 1, updatedAt: now.toISOString(), file } };
-  }
+  if (saved) return { outcome: 'saved', formula: saved };
   const current = await findFormula(db, id);
   return current ? { outcome: 'stale', current } : { outcome: 'gone' };
 }
@@ -180,5 +258,16 @@ export async function restoreFormula(db: Database, id: string): Promise<boolean>
 
 /** Forgets formulas deleted before a day; their lines go with them. */
 export async function forgetDeleted(db: Database, before: Date): Promise<void> {
-  await db.delete(formulas).where(lt(formulas.deletedAt, before));
+  const gone = await db.delete(formulas).where(lt(formulas.deletedAt, before)).returning({ id: formulas.id });
+  if (gone.length === 0) return;
+  // Variants of a base that is gone stand by themselves.
+  await db
+    .update(formulas)
+    .set({ baseId: null, variation: null })
+    .where(
+      inArray(
+        formulas.baseId,
+        gone.map(({ id }) => id),
+      ),
+    );
 }

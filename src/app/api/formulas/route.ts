@@ -5,13 +5,13 @@ import { sharedDatabase } from '@/server/db/database';
 import { answering, readJson } from '@/server/read-request';
 import { createFormula } from '@/server/repositories/formulas';
 
-const createSchema = z.object({ formula: formulaFileSchema });
+const createSchema = z.object({ formula: formulaFileSchema, baseId: z.string().max(80).optional() });
 
 /** Keeps a new formula. */
 export async function POST(request: Request) {
   return answering(async () => {
-    const { formula } = await readJson(request, createSchema);
+    const { formula, baseId } = await readJson(request, createSchema);
     const { db } = await sharedDatabase();
-    return NextResponse.json(await createFormula(db, formula, new Date()), { status: 201 });
+    return NextResponse.json(await createFormula(db, formula, new Date(), baseId), { status: 201 });
   });
 }

@@ -1,0 +1,56 @@
+import { randomUUID } from 'node:crypto';
+import { and, desc, eq } from 'drizzle-orm';
+import type { FormulaFile } from '@/formats/formula-file';
+import type { Database } from '../db/database';
+import { formulaVersions } from '../db/schema';
+
+/** A named state of a formula. */
+export interface StoredVersion {
+  readonly id: string;
+  readonly name: string;
+  readonly note: string;
+  /** ISO 8601 */
+  readonly createdAt: string;
+  readonly file: FormulaFile;
+}
+
+type Row = typeof formulaVersions.$inferSelect;
+
+const toStored = ({ id, name, note, createdAt, file }: Row): StoredVersion => ({
+  id,
+  name,
+  note,
+  createdAt: createdAt.toISOString(),
+  file,
+});
+
+/** The versions of a formula, the newest first. */
+export async function listVersions(db: Database, formulaId: string): Promise<StoredVersion[]> {
+  const rows = await db
+    .select()
+    .from(formulaVersions)
+    .where(eq(formulaVersions.formulaId, formulaId))
+    .orderBy(desc(formulaVersions.createdAt));
+  return rows.map(toStored);
+}
+
+/** Keeps a state of a formula under a name. */
+export async function addVersion(
+  db: Database,
+  formulaId: string,
+  version: { readonly name: string; readonly note: string; readonly file: FormulaFile },
+  now: Date,
+): Promise<StoredVersion> {
+  const row = { id: randomUUID(), formulaId, ...version, createdAt: now };
+  await db.insert(formulaVersions).values(row);
+  return toStored(row);
+}
+
+/** Lets a version go. */
+export async function removeVersion(db: Database, formulaId: string, id: string): Promise<boolean> {
+  const gone = await db
+    .delete(formulaVersions)
+    .where(and(eq(formulaVersions.id, id), eq(formulaVersions.formulaId, formulaId)))
+    .returning({ id: formulaVersions.id });
+  return gone.length > 0;
+}
