@@ -109,10 +109,11 @@ export const gateSchema = z
     path: ['low'],
   });
 
-/** Grams wanted on the table at the end, and what stays in pan and bowl. */
+/** Grams wanted on the table at the end, what stays in pan and bowl, and the water that boils off. */
 export const yieldSchema = z.object({
   targetGrams: grams.optional(),
   bowlLossGrams: grams.default(0),
+  evaporationGrams: grams.optional(),
 });
 
 /** Names that a plain object would take for its own. */

@@ -40,7 +40,8 @@ function volumeDoubt(line: FileLine, known: LarderIngredient): FormulaLine['meas
 }
 
 /** The part of a formula file that prediction needs. */
-export type ResolvableFormula = Pick<FormulaFile, 'lines' | 'ingredients' | 'process' | 'moments' | 'gates'>;
+export type ResolvableFormula = Pick<FormulaFile, 'lines' | 'ingredients' | 'process' | 'moments' | 'gates'> &
+  Partial<Pick<FormulaFile, 'yield'>>;
 
 /**
  * Resolves a formula file's ingredients: its own first, then the larder's.
@@ -68,5 +69,6 @@ export function resolveFormula(file: ResolvableFormula, larder: LarderCompositio
     process: file.process,
     moments: file.moments,
     gates: file.gates,
+    evaporationG: file.yield?.evaporationGrams,
   };
 }

@@ -1,4 +1,5 @@
 import { COMPONENT_COUNT } from '../matter/components';
+import { boilOff } from '../matter/mixing';
 import { climateAt } from '../predict/climate';
 import type { Formula } from '../predict/formula';
 import { prepareBatch, stateIn } from '../predict/state';
@@ -102,7 +103,7 @@ export function* mapField(
         inside[cell] = -1;
         continue;
       }
-      const batch = prepareBatch(components, formula.process);
+      const batch = prepareBatch(boilOff(components, formula.evaporationG ?? 0), formula.process);
       const states = climates.map((climate) => stateIn(batch, climate));
       for (const { risks } of states) {
         risk[cell] = Math.max(risk[cell] as number, risks.broken, risks.seized, risks.grainy);

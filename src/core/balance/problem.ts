@@ -1,4 +1,5 @@
 import { COMPONENT_COUNT } from '../matter/components';
+import { boilOff } from '../matter/mixing';
 import type { Formula } from '../predict/formula';
 import type { Moment } from '../predict/moments';
 import { prepareBatch, stateAt } from '../predict/state';
@@ -137,6 +138,7 @@ export function balanceProblem(
         for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = (grams[i] as number) + change * (parts[i] as number);
       }
       for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = Math.max(grams[i] as number, 0);
+      boilOff(grams, formula.evaporationG ?? 0);
       const batch = prepareBatch(grams, formula.process);
       const readings = new Float64Array(formula.gates.length);
       for (const [moment, gates] of visits) {

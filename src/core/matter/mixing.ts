@@ -1,4 +1,10 @@
-import { COMPONENT_COUNT, COMPONENT_NAMES, type ComponentName, type ComponentVector } from './components';
+import {
+  COMPONENT_COUNT,
+  COMPONENT_INDEX,
+  COMPONENT_NAMES,
+  type ComponentName,
+  type ComponentVector,
+} from './components';
 
 /** One ingredient in the pan: what 1 g of it is made of, and how many grams of it. */
 export interface MixingLine {
@@ -26,6 +32,24 @@ export function mix(
     for (let i = 0; i < COMPONENT_COUNT; i++) into[i] = (into[i] as number) + grams * (perGram[i] as number);
   }
   return into;
+}
+
+/** Share of the water that can boil off at most: a pan boiled dry is no sauce. */
+const MOST_EVAPORATED = 0.95;
+
+/**
+ * Takes what boils off out of a batch: water alone.
+ *
+ * @param grams g of each component, changed in place
+ * @param evaporationG g of water lost, 0 or more; at most nearly all of it
+ * @returns the same vector
+ */
+export function boilOff(grams: ComponentVector, evaporationG: number): ComponentVector {
+  if (evaporationG > 0) {
+    const water = grams[COMPONENT_INDEX.water] as number;
+    grams[COMPONENT_INDEX.water] = water - Math.min(evaporationG, MOST_EVAPORATED * water);
+  }
+  return grams;
 }
 
 /**

@@ -2,7 +2,7 @@ import { type Gate, type GateReading, momentOf, readGate } from '../balance/gate
 import { quantityOf } from '../balance/quantities';
 import { plateDiameter } from '../flow/ring-spread';
 import type { ComponentVector } from '../matter/components';
-import { mix } from '../matter/mixing';
+import { boilOff, mix } from '../matter/mixing';
 import { type Process, usualHistory } from '../matter/process';
 import { alcoholPercentVol, type Taste, taste } from '../taste/taste';
 import type { DoubtKind, Measured } from './input-doubt';
@@ -37,6 +37,8 @@ export interface Formula {
   readonly process: Process;
   readonly moments: readonly Moment[];
   readonly gates: readonly Gate[];
+  /** g of water that boil off while it is made; none when left out */
+  readonly evaporationG?: number | undefined;
 }
 
 /** A moment and what the batch is like then. */
@@ -70,6 +72,14 @@ export interface Prediction {
 /** °C at which water activity and density of the whole formula are quoted, as they are measured. */
 export const QUOTED_AT_C = 20;
 
+/** Components of a formula as it leaves the stove: what was weighed in less what boiled off, g. */
+export function finishedComponents({
+  lines,
+  evaporationG = 0,
+}: Pick<Formula, 'lines' | 'evaporationG'>): ComponentVector {
+  return boilOff(mix(lines), evaporationG);
+}
+
 /** Cost of a batch, EUR/kg; 0 while it holds nothing. */
 function costPerKg(lines: readonly FormulaLine[]): number {
   const massG = lines.reduce((sum, line) => sum + line.grams, 0);
@@ -85,7 +95,7 @@ function costPerKg(lines: readonly FormulaLine[]): number {
  * @example predictFormula(formula)?.gates.every((gate) => gate.lands)
  */
 export function predictFormula(formula: Formula): Prediction | undefined {
-  const components = mix(formula.lines);
+  const components = finishedComponents(formula);
   const batch = prepareBatch(components, formula.process);
   const { mixture } = batch;
   const costEurPerKg = costPerKg(formula.lines);
@@ -105,7 +115,7 @@ export function predictFormula(formula: Formula): Prediction | undefined {
     return readGate(gate, quantityOf({ mixture, state: at.state, costEurPerKg }, gate.quantity));
   });
   return {
-    massG: formula.lines.reduce((sum, line) => sum + line.grams, 0),
+    massG: mixture.massG,
     densityKgM3: asKept.flow.phases.densityKgM3,
     components,
     batch,

@@ -1,9 +1,8 @@
 import { COMPONENT_COUNT } from '../matter/components';
-import { mix } from '../matter/mixing';
 import { type Climate, climateAt } from './climate';
 import { CURVE_FROM_C, CURVE_TO_C } from './curve';
 import { lnDoubtOfResistance, modelDoubt } from './doubt';
-import type { Formula } from './formula';
+import { type Formula, finishedComponents } from './formula';
 import { inputDoubts } from './input-doubt';
 import { flowIn, prepareBatch } from './state';
 
@@ -25,7 +24,7 @@ const STEP = 0.2;
  * @returns the factor by which the band reaches up and down, as a function of °C
  */
 export function linearDoubt(formula: Formula, restedHours: number): (temperatureC: number) => number {
-  const base = mix(formula.lines);
+  const base = finishedComponents(formula);
   const batch = prepareBatch(base, formula.process);
   const doubt = modelDoubt(batch.mixture);
   const at = (knot: number) => CURVE_FROM_C + ((CURVE_TO_C - CURVE_FROM_C) * knot) / (KNOTS - 1);

@@ -2,12 +2,11 @@ import { readGate } from '../balance/gates';
 import { type GateQuantity, quantityOf } from '../balance/quantities';
 import { SLOW_STIR } from '../flow/casson';
 import { COMPONENT_COUNT } from '../matter/components';
-import { mix } from '../matter/mixing';
 import { normalNumbers, seededNumbers } from '../random';
 import { climateAt } from './climate';
 import { curveClimates } from './curve';
 import { flowDoubt, indexDoubt, type ModelDoubt, modelDoubt } from './doubt';
-import type { Formula } from './formula';
+import { type Formula, finishedComponents } from './formula';
 import { inputDoubts } from './input-doubt';
 import { type Flow, flowIn, prepareBatch, type State, stateIn } from './state';
 
@@ -112,7 +111,7 @@ function offState(state: State, doubt: ModelDoubt, error: ModelError): State {
 export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<number, Doubt> {
   const { draws, seed, restedHours } = options;
   const normal = normalNumbers(seededNumbers(seed));
-  const base = mix(formula.lines);
+  const base = finishedComponents(formula);
   const directions = inputDoubts(formula.lines);
   const climates = curveClimates(restedHours);
   const momentClimates = formula.moments.map(({ temperatureC, history }) => climateAt(temperatureC, history));

@@ -1,8 +1,7 @@
 import { GATE_QUANTITIES, type GateQuantity, onScale, quantityOf } from '../balance/quantities';
 import { COMPONENT_COUNT, type ComponentVector } from '../matter/components';
-import { mix } from '../matter/mixing';
 import { climateAt } from './climate';
-import type { Formula } from './formula';
+import { type Formula, finishedComponents } from './formula';
 import { prepareBatch, stateIn } from './state';
 
 /** Share of the batch by which a slope is taken. */
@@ -31,7 +30,7 @@ export const AS_FACTOR: ReadonlySet<GateQuantity> = new Set<GateQuantity>([
  * @example 1 % of cream more thins an equal-weights ganache by 6.6 % at 40 °C
  */
 export function sensitivity(formula: Formula, perGram: ComponentVector, priceEurPerKg = 0): MomentSensitivity[] {
-  const base = mix(formula.lines);
+  const base = finishedComponents(formula);
   const massG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
   const cost = formula.lines.reduce((sum, line) => sum + line.grams * (line.priceEurPerKg ?? 0), 0);
   const added = STEP * massG;

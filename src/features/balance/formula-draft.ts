@@ -60,6 +60,8 @@ export interface DraftHistory {
   readonly future: readonly FormulaDraft[];
   /** edits in a row with the same mark are one step back */
   readonly mark: string | undefined;
+  /** what the last step was; nothing after going back or forth */
+  readonly lastStep?: Edit['type'] | undefined;
 }
 
 export type DraftAction =
@@ -75,6 +77,12 @@ const MOST_STEPS = 200;
 /** Grams to the milligram: scaling leaves no binary dust. */
 function tidyGrams(grams: number): number {
   return Math.round(grams * 1000) / 1000;
+}
+
+/** What is on the table: the pan less what boils off and what stays in pan and bowl, g. */
+export function yieldGrams(draft: FormulaDraft): number {
+  const lost = (draft.yield?.bowlLossGrams ?? 0) + (draft.yield?.evaporationGrams ?? 0);
+  return Math.max(totalGrams(draft) - lost, 0);
 }
 
 /** Total of the pan, g. */
@@ -111,6 +119,7 @@ function scaleTo(draft: FormulaDraft, wanted: number): FormulaDraft {
     yield: draft.yield && {
       targetGrams: scaled(draft.yield.targetGrams),
       bowlLossGrams: tidyGrams(draft.yield.bowlLossGrams * factor),
+      evaporationGrams: scaled(draft.yield.evaporationGrams),
     },
   };
 }
@@ -249,8 +258,15 @@ export function reduceDraft(history: DraftHistory, action: DraftAction): DraftHi
     case 'edit': {
       const next = applyEdit(present, action.edit);
       const mark = markOf(action.edit);
-      if (mark !== undefined && mark === history.mark) return { past, present: next, future: [], mark };
-      return { past: [...past, present].slice(-MOST_STEPS), present: next, future: [], mark };
+      if (mark !== undefined && mark === history.mark)
+        return { past, present: next, future: [], mark, lastStep: action.edit.type };
+      return {
+        past: [...past, present].slice(-MOST_STEPS),
+        present: next,
+        future: [],
+        mark,
+        lastStep: action.edit.type,
+      };
     }
     case 'undo': {
       const previous = past.at(-1);

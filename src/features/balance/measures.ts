@@ -4,7 +4,7 @@ import { indexDoubt, modelDoubt } from '@/core/predict/doubt';
 import type { MomentReading, Prediction } from '@/core/predict/formula';
 import type { Doubt, MomentQuantity } from '@/core/predict/monte-carlo';
 import { grams, type Quantity, significant } from '@/ui/format';
-import { type FormulaDraft, totalGrams } from './formula-draft';
+import { type FormulaDraft, yieldGrams } from './formula-draft';
 import { POUR_ABOVE_C, QUANTITY_WORDS } from './quantity-words';
 
 /** One measure of the verdict: value, unit, target and doubt, ready to show. */
@@ -147,7 +147,7 @@ function measureOf(
 
 /** Amount on the table: the pan less what stays in pan and bowl. */
 function yieldMeasure(draft: FormulaDraft, prediction: Prediction): Measure {
-  const value = Math.max(totalGrams(draft) - (draft.yield?.bowlLossGrams ?? 0), 0);
+  const value = yieldGrams(draft);
   const wanted = draft.yield?.targetGrams;
   const low = wanted === undefined ? undefined : wanted * (1 - YIELD_WITHIN);
   const high = wanted === undefined ? undefined : wanted * (1 + YIELD_WITHIN);

@@ -21,7 +21,7 @@ import { grams, gramsPlain } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import { CompositionBar } from './composition-bar';
-import { totalGrams } from './formula-draft';
+import { totalGrams, yieldGrams } from './formula-draft';
 import { PanRow } from './pan-row';
 import { knownLines, type Larder, type OpenFormula } from './use-formula';
 
@@ -60,7 +60,7 @@ export function Pan({
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const total = totalGrams(draft);
-  const yieldG = Math.max(total - (draft.yield?.bowlLossGrams ?? 0), 0);
+  const yieldG = yieldGrams(draft);
 
   const effectOf = (key: string) => {
     const place = knownLines(draft, larder).findIndex((each) => each.key === key);

@@ -255,7 +255,7 @@ export function TargetsSheet({
 
             <section>
               <h3 className="mb-2 font-sans font-semibold">Yield</h3>
-              <div className="grid grid-cols-2 gap-2">
+              <div className="grid grid-cols-3 items-end gap-2">
                 <NumberField
                   label="Wanted on the table"
                   showLabel
@@ -265,7 +265,19 @@ export function TargetsSheet({
                   rules={GRAMS}
                   write={gramsPlain}
                   onValue={(targetGrams) =>
-                    setTargets({ ...targets, yield: { bowlLossGrams: targets.yield?.bowlLossGrams ?? 0, targetGrams } })
+                    setTargets({ ...targets, yield: { bowlLossGrams: 0, ...targets.yield, targetGrams } })
+                  }
+                />
+                <NumberField
+                  label="Water boils off"
+                  showLabel
+                  optional
+                  placeholder="0"
+                  value={targets.yield?.evaporationGrams}
+                  rules={GRAMS}
+                  write={gramsPlain}
+                  onValue={(evaporationGrams) =>
+                    setTargets({ ...targets, yield: { bowlLossGrams: 0, ...targets.yield, evaporationGrams } })
                   }
                 />
                 <NumberField

@@ -50,9 +50,15 @@ export function useFormula(file: FormulaFile, larder: Larder) {
   }));
   const { present } = history;
   const predicted = useMemo(() => predictDraft(present, larder), [present, larder]);
+  const last = history.past.at(-1);
+  const previous = useMemo(() => last && predictDraft(last, larder), [last, larder]);
   return {
     draft: present,
     predicted,
+    /** the state before the last step: the ghost on the chart */
+    previous,
+    previousDraft: last,
+    lastStep: history.lastStep,
     newKey,
     canUndo: history.past.length > 0,
     canRedo: history.future.length > 0,
