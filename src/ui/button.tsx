@@ -1,7 +1,7 @@
 import type { ButtonHTMLAttributes } from 'react';
 
 const LOOK = {
-  primary: 'bg-enamel text-white hover:bg-enamel-deep disabled:bg-rule disabled:text-mute font-semibold',
+  primary: 'bg-enamel text-sheet hover:bg-enamel-deep disabled:bg-rule disabled:text-mute font-semibold',
   quiet: 'border border-rule bg-sheet hover:border-mute disabled:text-mute disabled:hover:border-rule font-medium',
   bare: 'hover:bg-rule-soft text-mute hover:text-ink disabled:opacity-40 font-medium',
   danger: 'border border-off text-off hover:bg-off-wash font-medium',

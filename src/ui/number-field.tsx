@@ -86,7 +86,7 @@ export function NumberField({
         {label}
       </label>
       <div
-        className={`flex h-11 items-center rounded-lg border bg-white focus-within:outline-2 focus-within:outline-enamel has-disabled:border-dashed has-disabled:bg-rule-soft ${
+        className={`flex h-11 items-center rounded-lg border bg-field focus-within:outline-2 focus-within:outline-enamel has-disabled:border-dashed has-disabled:bg-rule-soft ${
           typed?.message ? 'border-off' : 'border-rule'
         }`}
       >

@@ -6,6 +6,7 @@ import { type PointerEvent, useMemo, useState } from 'react';
 import { CURVE_FROM_C, CURVE_TO_C, type ResistanceCurve } from '@/core/predict/curve';
 import { BOTTOM, HEIGHT, HIGHEST, LOWEST, level, type Plot, TOP, temperatureAt, xOf, yOf } from './chart-geometry';
 import { type ChartGate, type ChartPoint, GateMark, PointMark, Reading, Scales } from './chart-marks';
+import { chartNonce } from './chart-nonce';
 import { significant } from './format';
 import { GateHandles } from './gate-handles';
 import { nearestLandmark } from './landmarks';
@@ -52,13 +53,6 @@ export interface ChartOther {
 
 const NO_OTHERS: readonly ChartOther[] = [];
 
-/** The nonce this document was served with: styles the chart adds must carry it, whatever page was opened since. */
-function documentNonce(): string | undefined {
-  return typeof document === 'undefined'
-    ? undefined
-    : document.querySelector<HTMLScriptElement>('script[nonce]')?.nonce;
-}
-
 function chartOptions(): ApexOptions {
   return {
     chart: {
@@ -68,7 +62,7 @@ function chartOptions(): ApexOptions {
       zoom: { enabled: false },
       selection: { enabled: false },
       parentHeightOffset: 0,
-      ...({ nonce: documentNonce() } as object),
+      ...({ nonce: chartNonce() } as object),
     },
     colors: [MUTE, MUTE, ENAMEL, MUTE, INK, INK],
     stroke: { curve: 'straight', width: [0, 1.6, 2, 2, 4.4, 3], dashArray: [0, 5, 7, 2, 0, 0], lineCap: 'butt' },

@@ -24,7 +24,7 @@ export function Sheet({
 }) {
   return (
     <Dialog open onClose={onClose} className="relative z-40">
-      <DialogBackdrop className="fixed inset-0 bg-ink/45" />
+      <DialogBackdrop className="fixed inset-0 bg-black/50" />
       <div className="fixed inset-0 flex items-start justify-center p-4 pt-[5vh]">
         <DialogPanel
           className={`flex max-h-[90vh] w-full flex-col overflow-hidden rounded-xl bg-sheet shadow-2xl ${WIDTH[width]}`}

@@ -1,21 +1,24 @@
 'use client';
 
+import { Moon, Sun } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import type { ReactNode } from 'react';
 import { Mark } from './mark';
+import { useTheme } from './use-theme';
 
 const PLACES = [
   { href: '/', name: 'Formulas' },
   { href: '/larder', name: 'Larder' },
-  { href: '/numbers', name: 'The numbers' },
+  { href: '/numbers', name: 'Numbers' },
 ] as const;
 
 /** The dark bar on top: the house, what is open with what belongs to it, and the other rooms. */
 export function TopBar({ children }: { children?: ReactNode }) {
   const path = usePathname();
+  const [theme, chooseTheme] = useTheme();
   return (
-    <header className="on-dark flex min-h-14 items-center gap-3 bg-ink px-4 text-white">
+    <header className="on-dark flex min-h-14 items-center gap-3 bg-bar px-4 text-white">
       <Link
         href="/"
         className="flex min-h-11 shrink-0 items-center gap-2.5 rounded-md pr-2"
@@ -25,6 +28,14 @@ export function TopBar({ children }: { children?: ReactNode }) {
         <span className="font-head text-[1.2rem] font-bold tracking-tight max-lg:sr-only">Dark Pour</span>
       </Link>
       {children ?? <span className="flex-1" />}
+      <button
+        type="button"
+        onClick={() => chooseTheme(theme === 'day' ? 'night' : 'day')}
+        aria-label={theme === 'day' ? 'Night theme' : 'Day theme'}
+        className="flex size-11 shrink-0 items-center justify-center rounded-md hover:bg-white/10"
+      >
+        {theme === 'day' ? <Moon size={18} aria-hidden="true" /> : <Sun size={18} aria-hidden="true" />}
+      </button>
       <nav aria-label="Rooms" className="flex shrink-0">
         {PLACES.map(({ href, name }) => (
           <Link

@@ -1,5 +1,6 @@
 import { expose } from 'comlink';
-import { type BalanceResult, balance } from '@/core/balance/balance';
+import type { BalanceResult } from '@/core/balance/balance';
+import { type BalanceGoal, balanceFor } from '@/core/balance/goal';
 import { fillings, type Measurable, type MeasureSystem } from '@/core/matter/measures';
 import type { Formula } from '@/core/predict/formula';
 import { type Substitute, swap } from '@/core/swap/swap';
@@ -21,15 +22,22 @@ export interface Household {
   readonly lines: readonly ({ readonly measurable: Measurable; readonly form: string | undefined } | undefined)[];
 }
 
+/** How to balance. */
+export interface BalanceRequest {
+  readonly goal: BalanceGoal;
+  readonly household: Household | undefined;
+  readonly freeTotal: boolean;
+}
+
 const door = {
-  balance(formula: Formula, household?: Household): BalanceAnswer {
+  balance(formula: Formula, { goal, household, freeTotal }: BalanceRequest): BalanceAnswer {
     const fillable =
       household &&
       ((line: number, grams: number) => {
         const measured = household.lines[line];
         return measured && fillings(measured.measurable, grams, household.system, measured.form);
       });
-    const { status, grams, change, inTheWay } = balance(formula, { fillable });
+    const { status, grams, change, inTheWay } = balanceFor(formula, goal, { fillable, freeTotal });
     return { status, grams, change, inTheWay };
   },
 

@@ -1,100 +1,149 @@
 'use client';
 
-import {
-  Combobox,
-  ComboboxInput,
-  ComboboxOption,
-  ComboboxOptions,
-  Dialog,
-  DialogBackdrop,
-  DialogPanel,
-  DialogTitle,
-} from '@headlessui/react';
+import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import Fuse from 'fuse.js';
-import { X } from 'lucide-react';
+import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
+import { breaks, type Restriction } from '@/core/swap/restrictions';
 import type { Ingredient } from '@/formats/ingredient';
 import { Button } from '@/ui/button';
+import { IngredientForm } from '@/ui/ingredient/ingredient-form';
+import { BLANK } from '@/ui/ingredient/ingredient-values';
+import { Sheet } from '@/ui/sheet';
+import { addIngredient } from './formula-requests';
 
 const MOST_SHOWN = 60;
+const MOST_RECENT = 6;
+const RECENT_PLACE = 'dark-pour:recent';
 
-/** Searches the larder and puts one ingredient into the pan. */
+/** Wishes that can be typed instead of a name. */
+const WISHES: readonly (readonly [RegExp, Restriction])[] = [
+  [/\bno dairy\b/i, 'dairy'],
+  [/\b(no|without) alcohol\b/i, 'alcohol'],
+  [/\bno (added )?sugar\b/i, 'addedSugar'],
+  [/\bno nuts\b/i, 'nuts'],
+  [/\bno soya?\b/i, 'soya'],
+  [/\bno gelatine?\b/i, 'gelatin'],
+  [/\bvegan\b/i, 'animal'],
+];
+
+const recent = {
+  read(): string[] {
+    try {
+      const kept: unknown = JSON.parse(localStorage.getItem(RECENT_PLACE) ?? '[]');
+      return Array.isArray(kept) ? kept.filter((id) => typeof id === 'string') : [];
+    } catch {
+      return [];
+    }
+  },
+  add(id: string) {
+    try {
+      const list = [id, ...recent.read().filter((each) => each !== id)].slice(0, MOST_RECENT);
+      localStorage.setItem(RECENT_PLACE, JSON.stringify(list));
+    } catch {
+      // Storage barred: the list stays in the larder's order.
+    }
+  },
+};
+
+/** What a query finds: wishes narrow, the rest is searched by name, group and allergen; recent ones stand first while nothing is typed. */
+function find(query: string, ingredients: readonly Ingredient[], index: Fuse<Ingredient>): readonly Ingredient[] {
+  const wishes = WISHES.filter(([pattern]) => pattern.test(query)).map(([, restriction]) => restriction);
+  const words = WISHES.reduce((text, [pattern]) => text.replace(pattern, ' '), query)
+    .replace(/%/g, ' ')
+    .trim();
+  const fits = (ingredient: Ingredient) => wishes.every((restriction) => !breaks(restriction, ingredient));
+  if (words !== '') {
+    // Every typed number must stand in the name: 20 % cream is no 35 % cream.
+    const numbers = words.match(/\d+/g) ?? [];
+    const hasNumbers = ({ name }: Ingredient) => numbers.every((number) => new RegExp(`\\b${number}`).test(name));
+    const found = index
+      .search(words)
+      .map(({ item }) => item)
+      .filter(fits);
+    const exact = found.filter(hasNumbers);
+    return exact.length > 0 ? exact : found;
+  }
+  const used = recent.read();
+  const place = ({ id }: Ingredient) => (used.includes(id) ? used.indexOf(id) : used.length);
+  return ingredients.filter(fits).toSorted((a, b) => place(a) - place(b));
+}
+
+/** Searches the larder and puts one ingredient into the pan; one that is missing is added from its label without leaving. */
 export function AddIngredient({
-  open,
   ingredients,
   onClose,
   onAdd,
+  onNew,
 }: {
-  open: boolean;
   ingredients: readonly Ingredient[];
   onClose: () => void;
   onAdd: (ingredient: Ingredient) => void;
+  /** told of an ingredient that is in the larder from now on */
+  onNew: (ingredient: Ingredient) => void;
 }) {
   const [query, setQuery] = useState('');
+  const [isNew, setIsNew] = useState(false);
   const index = useMemo(
     () => new Fuse(ingredients, { keys: ['name', 'group', 'allergens'], threshold: 0.35, ignoreLocation: true }),
     [ingredients],
   );
-  const found = useMemo(
-    () => (query.trim() === '' ? ingredients : index.search(query.trim()).map(({ item }) => item)),
-    [query, index, ingredients],
-  );
-  const close = () => {
-    setQuery('');
-    onClose();
+  const found = useMemo(() => find(query, ingredients, index), [query, index, ingredients]);
+  const add = (ingredient: Ingredient) => {
+    recent.add(ingredient.id);
+    onAdd(ingredient);
   };
+  if (isNew) {
+    return (
+      <Sheet title="New ingredient" width="wide" onClose={onClose}>
+        <IngredientForm
+          id=""
+          start={{ ...BLANK, name: query }}
+          typical={ingredients}
+          onKeep={async (ingredient) => {
+            const kept = await addIngredient(ingredient);
+            onNew(kept);
+            add(kept);
+          }}
+          onCancel={() => setIsNew(false)}
+        />
+      </Sheet>
+    );
+  }
   return (
-    <Dialog open={open} onClose={close} className="relative z-40">
-      <DialogBackdrop className="fixed inset-0 bg-ink/45" />
-      <div className="fixed inset-0 flex items-start justify-center p-4 pt-[8vh]">
-        <DialogPanel className="flex max-h-[80vh] w-full max-w-xl flex-col overflow-hidden rounded-xl bg-sheet shadow-2xl">
-          <div className="flex items-center justify-between px-5 pt-3">
-            <DialogTitle className="text-[1.25rem]">Add to the pan</DialogTitle>
-            <Button look="bare" className="!px-3" onClick={close} aria-label="Close">
-              <X size={18} aria-hidden="true" />
-            </Button>
-          </div>
-          <Combobox
-            immediate
-            value={null}
-            onChange={(ingredient: Ingredient | null) => {
-              if (!ingredient) return;
-              onAdd(ingredient);
-              setQuery('');
-            }}
-          >
-            <div className="px-5 py-2">
-              <ComboboxInput
-                autoFocus
-                aria-label="Search the larder"
-                className="h-12 w-full rounded-lg border border-rule bg-white px-3 text-[1.05rem]"
-                placeholder="Search the larder: cream, dark, hazelnut…"
-                value={query}
-                onChange={(event) => setQuery(event.target.value)}
-              />
-            </div>
-            {/* New with each query, so that Enter takes the best match and not what the pointer happened to rest on. */}
-            <ComboboxOptions key={query} static className="thin-scroll min-h-24 overflow-y-auto px-2 pb-3">
-              {found.slice(0, MOST_SHOWN).map((ingredient) => (
-                <ComboboxOption
-                  key={ingredient.id}
-                  value={ingredient}
-                  className="flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 data-focus:bg-enamel-wash"
-                >
-                  <span className="flex-1 font-medium">{ingredient.name}</span>
-                  {ingredient.allergens.length > 0 && (
-                    <span className="text-[13px] text-mute">{ingredient.allergens.join(', ')}</span>
-                  )}
-                  <span className="w-20 text-right text-[13px] text-mute">{ingredient.group}</span>
-                </ComboboxOption>
-              ))}
-              {found.length === 0 && (
-                <p className="px-3 py-4 text-mute">Nothing in the larder is called “{query}”. Try a shorter word.</p>
+    <Sheet title="Add to the pan" onClose={onClose}>
+      <Combobox immediate value={null} onChange={(ingredient: Ingredient | null) => ingredient && add(ingredient)}>
+        <ComboboxInput
+          autoFocus
+          aria-label="Search the larder"
+          className="mb-2 h-12 w-full rounded-lg border border-rule bg-field px-3 text-[1.05rem]"
+          placeholder="cream 20 %, dark, no dairy…"
+          value={query}
+          onChange={(event) => setQuery(event.target.value)}
+        />
+        {/* New with each query, so that Enter takes the best match and not what the pointer happened to rest on. */}
+        <ComboboxOptions key={query} static className="thin-scroll max-h-[52vh] min-h-24 overflow-y-auto">
+          {found.slice(0, MOST_SHOWN).map((ingredient) => (
+            <ComboboxOption
+              key={ingredient.id}
+              value={ingredient}
+              className="flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 data-focus:bg-enamel-wash"
+            >
+              <span className="flex-1 font-medium">{ingredient.name}</span>
+              {ingredient.allergens.length > 0 && (
+                <span className="text-[13px] text-mute">{ingredient.allergens.join(', ')}</span>
               )}
-            </ComboboxOptions>
-          </Combobox>
-        </DialogPanel>
-      </div>
-    </Dialog>
+              <span className="w-20 text-right text-[13px] text-mute">{ingredient.group}</span>
+            </ComboboxOption>
+          ))}
+          {found.length === 0 && (
+            <p className="px-3 py-4 text-mute">Nothing in the larder is called “{query}”. Try a shorter word.</p>
+          )}
+        </ComboboxOptions>
+      </Combobox>
+      <Button className="mt-3" onClick={() => setIsNew(true)}>
+        <Plus size={16} aria-hidden="true" /> New ingredient from a label
+      </Button>
+    </Sheet>
   );
 }

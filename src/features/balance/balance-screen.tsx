@@ -1,58 +1,31 @@
 'use client';
 
-import { Redo2, Undo2 } from 'lucide-react';
-import { useMemo, useRef, useState } from 'react';
-import { useHotkeys } from 'react-hotkeys-hook';
+import { useMemo, useState } from 'react';
 import { keepingWords } from '@/core/keep/shelf';
 import { formIn, type MeasureSystem } from '@/core/matter/measures';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { Key } from '@/ui/button';
 import { significant, waterActivity } from '@/ui/format';
-import { TopBar } from '@/ui/top-bar';
-import { MEASURE_SYSTEMS, useMeasureSystem } from '@/ui/use-measure-system';
+import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
+import { useMeasureSystem } from '@/ui/use-measure-system';
 import type { Household } from '@/workers/balance.worker';
-import { AddIngredient } from './add-ingredient';
-import { BlendSheet } from './blend-sheet';
+import { BenchBar } from './bench-bar';
+import { BenchSheets, type OpenSheet } from './bench-sheets';
 import { allergens, cautions } from './cautions';
-import { CurveCard } from './curve-card';
-import { applyEdit, type FormulaDraft, fileOf } from './formula-draft';
-import { FormulaName } from './formula-name';
+import { type Compared, CurveView } from './curve-view';
+import { type FormulaDraft, fileOf } from './formula-draft';
+import { LaterDayChart, LaterMapView, MaterialCard, type MaterialView } from './material-card';
 import { MomentsStrip } from './moments-strip';
-import { NutritionSheet } from './nutrition-sheet';
 import { ingredientName, ingredientsInPan, Pan } from './pan';
 import { SaveNotice, saveWords } from './save-notice';
-import { Shortcuts } from './shortcuts';
-import { SwapSheet } from './swap-sheet';
-import { TargetsSheet } from './targets-sheet';
 import { useAutosave } from './use-autosave';
-import { type BalanceOutcome, useBalance } from './use-balance';
+import { useBalancing } from './use-balancing';
+import { useBenchKeys } from './use-bench-keys';
 import { useDoubt } from './use-doubt';
 import { knownLines, type Larder, predictDraft, useFormula } from './use-formula';
-import { VerdictDetails, VerdictHead } from './verdict-panel';
-
-/** Grams a new row starts with: a twentieth of the batch, a round number. */
-function firstGrams(draft: FormulaDraft): number {
-  const total = draft.lines.reduce((sum, line) => sum + line.grams, 0);
-  return total === 0 ? 200 : Math.max(Math.round(total / 100) * 5, 5);
-}
-
-/** What a balance depends on, as text: an answer to an older question is let go. */
-function requestOf({ lines, gates, moments, process }: FormulaDraft): string {
-  return JSON.stringify([lines, gates, moments, process]);
-}
-
-/** What lies over the screen. */
-type Sheet =
-  | 'add'
-  | 'targets'
-  | 'shortcuts'
-  | 'nutrition'
-  | { readonly swap: string | undefined }
-  | { readonly blend: string };
-
-const isSwap = (sheet: Sheet | undefined) => typeof sheet === 'object' && 'swap' in sheet;
-const isBlend = (sheet: Sheet | undefined) => typeof sheet === 'object' && 'blend' in sheet;
+import { VerdictDetails } from './verdict-details';
+import { VerdictHead } from './verdict-head';
 
 /** The cups and spoons a balance rounds to, row by row; nothing when the scale is used. */
 function cupsOf(draft: FormulaDraft, larder: Larder, system: MeasureSystem): Household | undefined {
@@ -69,6 +42,19 @@ function cupsOf(draft: FormulaDraft, larder: Larder, system: MeasureSystem): Hou
   };
 }
 
+/** Grams each row had before the last step, where a proposal or a swap changed them. */
+function changedFrom(draft: FormulaDraft, previous: FormulaDraft | undefined): ReadonlyMap<string, number> {
+  const before = new Map(previous?.lines.map((line) => [line.key, line.grams]));
+  return new Map(
+    draft.lines.flatMap(({ key, grams }) => {
+      const was = before.get(key);
+      return was === undefined || was === grams ? [] : [[key, was] as const];
+    }),
+  );
+}
+
+const NO_CHANGES: ReadonlyMap<string, number> = new Map();
+
 /** The Balance screen: the pan, the material and the verdict of one formula. */
 export function BalanceScreen({
   id,
@@ -76,164 +62,137 @@ export function BalanceScreen({
   ingredients,
 }: {
   id: string;
-  opened: { revision: number; file: FormulaFile };
+  opened: { revision: number; baseId: string | null; file: FormulaFile };
   ingredients: readonly Ingredient[];
 }) {
-  const larder = useMemo(() => new Map(ingredients.map((ingredient) => [ingredient.id, ingredient])), [ingredients]);
+  const [added, setAdded] = useState<readonly Ingredient[]>([]);
+  const all = useMemo(() => [...ingredients, ...added], [ingredients, added]);
+  const larder = useMemo(() => new Map(all.map((ingredient) => [ingredient.id, ingredient])), [all]);
   const formula = useFormula(opened.file, larder);
-  const { draft, predicted, edit, undo, redo, pause } = formula;
-  const autosave = useAutosave(
-    id,
-    opened,
-    useMemo(() => fileOf(draft), [draft]),
-  );
-  const balancing = useBalance();
-  const latest = useRef(draft);
-  latest.current = draft;
-  const [outcome, setOutcome] = useState<BalanceOutcome & { shownFor: readonly (readonly number[])[] }>();
-  const [sheet, setSheet] = useState<Sheet | undefined>();
+  const { draft, predicted, previous, edit } = formula;
+  const file = useMemo(() => fileOf(draft), [draft]);
+  const autosave = useAutosave(id, opened, file);
+  const [sheet, setSheet] = useState<OpenSheet | undefined>();
   const [rested, setRested] = useState(24);
+  const [view, setView] = useState<MaterialView>('curve');
   const [household, setHousehold] = useState(false);
-  const [measures, chooseMeasures] = useMeasureSystem();
+  const [compared, setCompared] = useState<readonly Compared[]>([]);
+  const [measures] = useMeasureSystem();
+  const [kitchenC] = useKitchenTemperature();
   const doubt = useDoubt(predicted?.formula, rested);
+  const balancing = useBalancing(formula, larder, (asked) => cupsOf(asked, larder, household ? measures : 'grams'));
+  const { proposal } = balancing;
+  const current = useBenchKeys(formula, balancing, {
+    free: sheet === undefined,
+    save: () => void autosave.saveNow(),
+    add: () => setSheet('add'),
+    shortcuts: () => setSheet('shortcuts'),
+    view,
+    onView: setView,
+  });
 
   const nameOf = (ingredient: string) => ingredientName(draft, larder, ingredient);
-  const gramsNow = draft.lines.map((line) => line.grams);
-  const sameRows = outcome?.before.lines.length === draft.lines.length && outcome.before.gates === draft.gates;
-  const shown =
-    sameRows && outcome.shownFor.some((grams) => grams.every((g, i) => g === gramsNow[i])) ? outcome : undefined;
-  const landed = shown?.answer.grams.every((g, i) => g === gramsNow[i]) ? shown : undefined;
-
-  const balanceDraft = async (asked: FormulaDraft) => {
-    const standing = predictDraft(asked, larder);
-    if (!standing || balancing.busy || knownLines(asked, larder).length !== asked.lines.length) return;
-    const cups = cupsOf(asked, larder, household ? measures : 'grams');
-    const answer = await balancing.ask(standing.formula, cups);
-    if (requestOf(latest.current) !== requestOf(asked)) return;
-    const from = asked.lines.map((line) => line.grams);
-    if (answer.status === 'lands') {
-      if (answer.change > 0)
-        edit({
-          type: 'balanced',
-          grams: answer.grams,
-          byVolume: cups?.lines.map((line, i) => line !== undefined && !asked.lines[i]?.locked),
-        });
-      setOutcome({ before: asked, answer, shownFor: [answer.grams] });
-    } else {
-      setOutcome({ before: asked, answer, shownFor: [from, answer.grams] });
-    }
-  };
-  const balance = () => void balanceDraft(draft);
-  const unlock = (index: number) => {
-    const line = draft.lines[index];
-    if (!line) return;
-    edit({ type: 'lock', key: line.key });
-    void balanceDraft(applyEdit(draft, { type: 'lock', key: line.key }));
-  };
-
-  const noSheet = { enabled: sheet === undefined };
-  useHotkeys('b', balance, noSheet, [balance]);
-  useHotkeys('slash', () => setSheet('add'), { ...noSheet, preventDefault: true });
-  useHotkeys('u', undo, noSheet);
-  useHotkeys('r', redo, noSheet);
-  useHotkeys('mod+z', undo, { ...noSheet, enableOnFormTags: true, preventDefault: true });
-  useHotkeys(['mod+shift+z', 'mod+y'], redo, { ...noSheet, enableOnFormTags: true, preventDefault: true });
-  useHotkeys('mod+s', () => void autosave.saveNow(), { enableOnFormTags: true, preventDefault: true });
-  useHotkeys('shift+slash', () => setSheet('shortcuts'), noSheet);
-
-  const before = useMemo(
-    () => (landed ? predictDraft(landed.before, larder)?.prediction : undefined),
-    [landed, larder],
+  const proposedGrams = proposal && proposal.answer.change > 0 ? proposal.answer.grams : undefined;
+  const proposed = useMemo(() => {
+    if (!proposedGrams) return undefined;
+    const lines = draft.lines.map((line, i) => ({ ...line, grams: proposedGrams[i] ?? line.grams }));
+    return predictDraft({ ...draft, lines }, larder)?.prediction;
+  }, [proposedGrams, draft, larder]);
+  const shownBeside = useMemo(
+    () => (proposed ? [{ name: 'proposed', prediction: proposed }] : compared),
+    [proposed, compared],
   );
-  const from = new Map(
-    landed?.before.lines.flatMap((line, i) =>
-      line.grams === landed.answer.grams[i] ? [] : [[line.key, line.grams] as const],
-    ),
-  );
+  const compare = (name: string, other: FormulaFile) => {
+    const lines = other.lines.map((line, i) => ({ ...line, key: `compared-${i}` }));
+    const prediction = predictDraft({ ...other, lines }, larder)?.prediction;
+    if (prediction) setCompared([...compared.slice(-1), { name, prediction }]);
+    setView('curve');
+  };
+  const isStep = formula.lastStep === 'balanced' || formula.lastStep === 'lines';
   const inPan = ingredientsInPan(draft, larder);
-  const blended = isBlend(sheet) ? draft.lines.find((line) => line.key === sheet.blend) : undefined;
-  const blendedIngredient = blended && larder.get(blended.ingredient);
+  const prediction = predicted?.prediction;
 
   return (
     <div className="flex min-h-screen flex-col lg:h-screen">
-      <TopBar>
-        <FormulaName name={draft.name} onName={(name) => edit({ type: 'name', name })} onLeave={pause} />
-        <div className="flex shrink-0 gap-1">
-          <button
-            type="button"
-            onClick={undo}
-            disabled={!formula.canUndo}
-            aria-label="Undo"
-            className="flex size-11 items-center justify-center rounded-md hover:bg-white/10 disabled:opacity-35"
-          >
-            <Undo2 size={20} aria-hidden="true" />
-          </button>
-          <button
-            type="button"
-            onClick={redo}
-            disabled={!formula.canRedo}
-            aria-label="Redo"
-            className="flex size-11 items-center justify-center rounded-md hover:bg-white/10 disabled:opacity-35"
-          >
-            <Redo2 size={20} aria-hidden="true" />
-          </button>
-          <a href={`/api/formulas/${id}/file`} className="flex min-h-11 items-center rounded-md px-3 hover:bg-white/10">
-            File
-          </a>
-          <select
-            aria-label="Measures beside grams"
-            className="h-11 rounded-md bg-transparent px-1 text-white [&>option]:text-ink"
-            value={measures}
-            onChange={(event) => chooseMeasures(event.target.value as MeasureSystem)}
-          >
-            {(Object.keys(MEASURE_SYSTEMS) as MeasureSystem[]).map((system) => (
-              <option key={system} value={system}>
-                {MEASURE_SYSTEMS[system]}
-              </option>
-            ))}
-          </select>
-        </div>
-      </TopBar>
+      <BenchBar
+        id={id}
+        formula={formula}
+        isVariant={opened.baseId !== null}
+        onVersions={() => setSheet('versions')}
+        onVariants={() => setSheet('variants')}
+        onTags={() => setSheet('tags')}
+      />
       <SaveNotice autosave={autosave} onOpen={formula.open} />
       <main className="grid flex-1 grid-cols-1 md:grid-cols-[372px_minmax(0,1fr)] md:grid-rows-[auto_auto_1fr] lg:min-h-0 lg:grid-cols-[396px_minmax(0,1fr)_292px] lg:grid-rows-[auto_minmax(0,1fr)]">
         <div className="thin-scroll border-rule border-r bg-sheet md:row-span-3 lg:row-span-2 lg:overflow-y-auto">
           <Pan
             formula={formula}
             larder={larder}
-            from={from}
+            from={isStep ? changedFrom(draft, formula.previousDraft) : NO_CHANGES}
             measures={measures}
+            current={current}
             onAdd={() => setSheet('add')}
             onSwap={(key) => setSheet({ swap: key })}
             onBlend={(key) => setSheet({ blend: key })}
           />
         </div>
-        {predicted ? (
+        {predicted && prediction ? (
           <>
-            <div className="border-rule bg-sheet lg:col-start-3 lg:border-l">
+            <div className="thin-scroll border-rule bg-sheet lg:col-start-3 lg:max-h-[74vh] lg:overflow-y-auto lg:border-l">
               <VerdictHead
                 draft={draft}
-                prediction={predicted.prediction}
+                prediction={prediction}
+                proposed={proposed}
                 doubt={doubt}
-                outcome={shown}
-                busy={balancing.busy}
+                balancing={balancing}
+                justBalanced={formula.lastStep === 'balanced'}
                 nameOf={nameOf}
-                onBalance={balance}
-                onTakeNearest={() => shown && edit({ type: 'balanced', grams: shown.answer.grams })}
-                onUnlock={unlock}
                 household={measures === 'cups' || measures === 'usCups' ? household : undefined}
                 onHousehold={setHousehold}
               />
             </div>
             <div className="thin-scroll px-4 pt-3 pb-6 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:overflow-y-auto">
-              <CurveCard predicted={predicted} doubt={doubt} rested={rested} onRested={setRested} before={before} />
-              <MomentsStrip prediction={predicted.prediction} />
+              <MaterialCard
+                view={view}
+                onView={setView}
+                rested={rested}
+                onRested={setRested}
+                compared={compared}
+                onCompare={() => setSheet('compare')}
+                onStopComparing={() => setCompared([])}
+              >
+                {view === 'curve' && (
+                  <CurveView
+                    predicted={predicted}
+                    doubt={doubt}
+                    rested={rested}
+                    previous={previous?.prediction}
+                    compared={shownBeside}
+                    kitchenC={kitchenC}
+                    edit={edit}
+                  />
+                )}
+                {view === 'day' && <LaterDayChart prediction={prediction} />}
+                {view === 'map' &&
+                  (knownLines(draft, larder).length === draft.lines.length ? (
+                    <LaterMapView
+                      formula={predicted.formula}
+                      proposedGrams={proposedGrams}
+                      nameOf={nameOf}
+                      onGrams={(grams) => edit({ type: 'mapped', grams })}
+                    />
+                  ) : (
+                    <p className="p-6 text-mute">A row is not in the larder: swap it or take it out to see the map.</p>
+                  ))}
+              </MaterialCard>
+              <MomentsStrip prediction={prediction} onMoments={() => setSheet('targets')} />
             </div>
             <div className="thin-scroll border-rule bg-sheet lg:col-start-3 lg:overflow-y-auto lg:border-l">
               <VerdictDetails
                 draft={draft}
-                prediction={predicted.prediction}
+                prediction={prediction}
                 doubt={doubt}
-                cautions={cautions(predicted.prediction, inPan)}
+                cautions={cautions(prediction, inPan)}
                 onTargets={() => setSheet('targets')}
               />
             </div>
@@ -245,20 +204,23 @@ export function BalanceScreen({
           </div>
         )}
       </main>
-      <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-[#d6dee0] px-4 py-1 text-[13px]">
+      <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-foot px-4 py-1 text-[13px]">
         <span>
           Contains <strong>{allergens(inPan).join(', ') || 'no declared allergen'}</strong>
         </span>
-        {predicted && predicted.prediction.alcoholPercentVol > 0.05 && (
+        {prediction && prediction.alcoholPercentVol > 0.05 && (
           <span>
-            Alcohol <strong>{significant(predicted.prediction.alcoholPercentVol)} % vol</strong>: not for children
+            Alcohol <strong>{significant(prediction.alcoholPercentVol)} % vol</strong>: not for children
           </span>
         )}
-        {predicted && (
+        {prediction && (
           <span>
-            <span className="read">aw {waterActivity(predicted.prediction.asKept.waterActivity).number}</span>:{' '}
-            <strong>{keepingWords(predicted.prediction.asKept.waterActivity)}</strong>
+            <span className="read">aw {waterActivity(prediction.asKept.waterActivity).number}</span>:{' '}
+            <strong>{keepingWords(prediction.asKept.waterActivity)}</strong>
           </span>
+        )}
+        {prediction && prediction.costEurPerKg > 0 && (
+          <span className="read">{prediction.costEurPerKg.toFixed(2)} €/kg</span>
         )}
         <span className="ml-auto font-medium" role="status" data-testid="save-state">
           {saveWords(autosave.state)}
@@ -272,60 +234,20 @@ export function BalanceScreen({
           Keys <Key>?</Key>
         </button>
       </footer>
-
-      <AddIngredient
-        open={sheet === 'add'}
-        ingredients={ingredients}
-        onClose={() => setSheet(undefined)}
-        onAdd={(ingredient) => {
-          edit({
-            type: 'add',
-            line: { key: formula.newKey(), ingredient: ingredient.id, grams: firstGrams(draft), locked: false },
-          });
-          setSheet(undefined);
-        }}
+      <BenchSheets
+        id={id}
+        baseId={opened.baseId}
+        sheet={sheet}
+        onSheet={setSheet}
+        formula={formula}
+        larder={larder}
+        ingredients={all}
+        inPan={inPan}
+        balancing={balancing}
+        compared={compared}
+        onCompare={compare}
+        onNewIngredient={(ingredient) => setAdded([...added, ingredient])}
       />
-      {sheet === 'targets' && (
-        <TargetsSheet
-          draft={draft}
-          onClose={() => setSheet(undefined)}
-          onTake={(targets) => {
-            edit(targets);
-            setSheet(undefined);
-          }}
-        />
-      )}
-      {sheet === 'nutrition' && predicted && (
-        <NutritionSheet prediction={predicted.prediction} ingredients={inPan} onClose={() => setSheet(undefined)} />
-      )}
-      {isSwap(sheet) && predicted && (
-        <SwapSheet
-          draft={draft}
-          predicted={predicted}
-          larder={larder}
-          rowKey={sheet.swap}
-          balancing={balancing}
-          onClose={() => setSheet(undefined)}
-          onTake={(lines) => {
-            edit({ type: 'lines', lines });
-            setSheet(undefined);
-          }}
-        />
-      )}
-      {blended && blendedIngredient && (
-        <BlendSheet
-          line={blended}
-          current={blendedIngredient}
-          ingredients={ingredients}
-          newKey={formula.newKey}
-          onClose={() => setSheet(undefined)}
-          onTake={(parts) => {
-            edit({ type: 'lines', lines: draft.lines.flatMap((line) => (line.key === blended.key ? parts : [line])) });
-            setSheet(undefined);
-          }}
-        />
-      )}
-      <Shortcuts open={sheet === 'shortcuts'} onClose={() => setSheet(undefined)} />
     </div>
   );
 }

@@ -98,7 +98,7 @@ export function BlendSheet({
         <label className="block">
           <span className="mb-1 block text-[0.86rem] text-mute">Aim at</span>
           <select
-            className="h-11 w-full rounded-lg border border-rule bg-white px-2"
+            className="h-11 w-full rounded-lg border border-rule bg-field px-2"
             value={aim}
             onChange={(event) => setAim(event.target.value as BlendAim)}
           >
@@ -131,7 +131,7 @@ export function BlendSheet({
           <li key={part.id} className="grid grid-cols-[1fr_auto_110px_44px] items-center gap-3">
             <select
               aria-label={`Part ${i + 1}`}
-              className="h-11 w-full min-w-0 rounded-lg border border-rule bg-white px-2"
+              className="h-11 w-full min-w-0 rounded-lg border border-rule bg-field px-2"
               value={part.id}
               onChange={(event) => setChosen(chosen.with(i, event.target.value))}
             >

@@ -1,11 +1,29 @@
-import { cocoaPercent } from '@/core/balance/quantities';
+import { cocoaPercent, sugarPercent } from '@/core/balance/quantities';
 import type { Prediction } from '@/core/predict/formula';
+import type { Ingredient } from '@/formats/ingredient';
 import { CompositionStrip } from '@/ui/composition-strip';
 import { percent, significant } from '@/ui/format';
+import type { FormulaDraft } from './formula-draft';
+import { isChocolate, isLiquid } from './kinds';
+import type { Larder } from './use-formula';
 
 /** What the batch is made of, as a bar and the ratios cooks ask for. */
-export function CompositionBar({ prediction }: { prediction: Prediction }) {
+export function CompositionBar({
+  prediction,
+  draft,
+  larder,
+}: {
+  prediction: Prediction;
+  draft: FormulaDraft;
+  larder: Larder;
+}) {
   const { mixture } = prediction.batch;
+  const sumOf = (counts: (ingredient: Ingredient) => boolean) =>
+    draft.lines.reduce((sum, line) => {
+      const known = larder.get(line.ingredient);
+      return sum + (known && counts(known) ? line.grams : 0);
+    }, 0);
+  const [chocolateG, liquidG] = [sumOf(isChocolate), sumOf(isLiquid)];
   return (
     <section aria-label="What it is made of" className="mt-4">
       <h3 className="mb-1 font-sans font-semibold text-[0.95rem]">What it is made of</h3>
@@ -22,10 +40,15 @@ export function CompositionBar({ prediction }: { prediction: Prediction }) {
         }}
       />
       <p className="mt-1 flex flex-wrap gap-x-4 text-[13px] text-mute">
+        {chocolateG > 0 && liquidG > 0 && <Ratio name="chocolate : liquid" value={significant(chocolateG / liquidG)} />}
         <Ratio name="cocoa" value={percent(cocoaPercent(mixture) / 100)} />
         <Ratio name="fat : water" value={significant(mixture.fatG / mixture.waterG)} />
         <Ratio name="syrup in the water" value={percent(prediction.asKept.flow.dissolved.brix / 100)} />
-        <Ratio name="sweet" value={significant(prediction.taste.sweetness)} />
+        <Ratio name="sugar" value={percent(sugarPercent(mixture) / 100)} />
+        <Ratio name="sweet as" value={significant(prediction.taste.sweetness)} />
+        {prediction.alcoholPercentVol > 0.05 && (
+          <Ratio name="alcohol" value={`${significant(prediction.alcoholPercentVol)} % vol`} />
+        )}
       </p>
     </section>
   );

@@ -38,6 +38,8 @@ export type Edit =
   | { readonly type: 'stage'; readonly key: string; readonly stage: Stage | undefined }
   | { readonly type: 'gateEdge'; readonly gate: number; readonly edge: 'low' | 'high'; readonly value: number }
   | { readonly type: 'shiftGate'; readonly moment: string; readonly factor: number; readonly deltaC: number }
+  /** grams of every row, from the dot on the map */
+  | { readonly type: 'mapped'; readonly grams: readonly number[] }
   | { readonly type: 'loosen'; readonly things: readonly Loosening[] }
   | { readonly type: 'tags'; readonly tags: readonly string[] }
   | {
@@ -226,6 +228,8 @@ export function applyEdit(draft: FormulaDraft, edit: Edit): FormulaDraft {
           byVolume: edit.byVolume?.[i] || line.byVolume,
         })),
       };
+    case 'mapped':
+      return { ...draft, lines: draft.lines.map((line, i) => ({ ...line, grams: edit.grams[i] ?? line.grams })) };
     case 'stage':
       return changeLine(draft, edit.key, { stage: edit.stage });
     case 'gateEdge':
@@ -248,7 +252,7 @@ function markOf(edit: Edit): string | undefined {
   if (edit.type === 'grams' || edit.type === 'limits' || edit.type === 'form') return `${edit.type} ${edit.key}`;
   if (edit.type === 'gateEdge') return `gateEdge ${edit.gate} ${edit.edge}`;
   if (edit.type === 'shiftGate') return `shiftGate ${edit.moment}`;
-  return edit.type === 'name' || edit.type === 'scale' ? edit.type : undefined;
+  return edit.type === 'name' || edit.type === 'scale' || edit.type === 'mapped' ? edit.type : undefined;
 }
 
 /** The one reducer of the open formula, with undo. */

@@ -1,6 +1,11 @@
+'use client';
+
+import { useState } from 'react';
 import type { MomentReading, Prediction } from '@/core/predict/formula';
+import { momentTests } from '@/core/predict/moment-tests';
+import type { State } from '@/core/predict/state';
 import { chocolateColour } from '@/core/shine/colour';
-import { celsius, hours } from '@/ui/format';
+import { celsius, hours, significant } from '@/ui/format';
 import { behaviour, nearestLandmark } from '@/ui/landmarks';
 import { Puddle } from '@/ui/puddle';
 import { momentTitle } from './cook-words';
@@ -10,8 +15,40 @@ function age(reading: MomentReading): number {
   return reading.moment.history.reduce((sum, [span]) => sum + span, 0);
 }
 
+/** What the kitchen's own tests would show at a moment. */
+function Tests({ state }: { state: State }) {
+  const tests = momentTests(state);
+  const mm = (value: number) => (value > 500 ? 'over 50 cm' : `${significant(value)}\u202fmm`);
+  const rows: readonly (readonly [string, string])[] = [
+    ['50 ml ring, 30 s', mm(tests.ringMm)],
+    ['coat on a side', mm(tests.sideMm)],
+    ['back of a spoon', `${mm(tests.spoonMm)}, line ${tests.lineHolds ? 'holds' : 'runs'}`],
+    ['a swirl stands', tests.standsMm < 1 ? 'no' : mm(tests.standsMm)],
+    ['through a bag', tests.pipes ? 'yes' : 'too stiff for a hand'],
+    ['a spoon laid on it', tests.spoonSinksMm === undefined ? 'sinks in' : `${mm(tests.spoonSinksMm)} deep`],
+  ];
+  return (
+    <dl className="text-[12.5px]" data-testid="moment-tests">
+      {rows.map(([name, shown]) => (
+        <div key={name} className="border-rule-soft border-t py-0.5">
+          <dt className="text-mute">{name}</dt>
+          <dd className="read">{shown}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
 /** The moments as 20 ml on a plate after 30 s, all at one scale. */
-export function MomentsStrip({ prediction }: { prediction: Prediction }) {
+export function MomentsStrip({
+  prediction,
+  onMoments,
+}: {
+  prediction: Prediction;
+  /** opens the sheet in which moments are added, named and set */
+  onMoments: () => void;
+}) {
+  const [opened, setOpened] = useState<string | undefined>();
   const colour = chocolateColour(prediction.batch.mixture);
   const missed = new Set(prediction.gates.filter((gate) => !gate.lands).map((gate) => gate.moment));
   if (prediction.moments.length === 0) return null;
@@ -19,7 +56,12 @@ export function MomentsStrip({ prediction }: { prediction: Prediction }) {
     <section aria-label="20 ml on a plate after 30 seconds">
       <div className="mt-3 mb-2 flex items-baseline justify-between">
         <h2 className="text-[1.1rem]">20 ml on a plate, 30 s</h2>
-        <span className="text-[13px] text-mute">drawn to scale, from a 5 cm ring</span>
+        <span className="text-[13px] text-mute">
+          to scale, 5 cm ring{' '}
+          <button type="button" className="min-h-11 pl-2 font-medium text-enamel" onClick={onMoments}>
+            Change moments
+          </button>
+        </span>
       </div>
       <ul className="grid grid-cols-[repeat(auto-fit,minmax(124px,1fr))] gap-px overflow-hidden rounded-xl border border-rule bg-rule">
         {prediction.moments.map((reading) => {
@@ -43,6 +85,16 @@ export function MomentsStrip({ prediction }: { prediction: Prediction }) {
               <p className="read text-center text-[0.85rem] text-mute">{size}</p>
               <p className={`font-head text-[1.1rem] font-semibold ${isMissed ? 'text-off' : ''}`}>{word}</p>
               <p className="text-[13px] text-mute">like {nearestLandmark(state.flow.resistancePa)}</p>
+              <button
+                type="button"
+                className="min-h-11 text-[13px] font-medium text-enamel"
+                aria-expanded={opened === moment.name}
+                aria-label={`${momentTitle(moment.name)}: kitchen tests`}
+                onClick={() => setOpened(opened === moment.name ? undefined : moment.name)}
+              >
+                {opened === moment.name ? 'less' : 'tests'}
+              </button>
+              {opened === moment.name && <Tests state={state} />}
             </li>
           );
         })}

@@ -17,21 +17,26 @@ import {
 import { memo } from 'react';
 import { formIn, formsOf, type MeasureSystem, measureDoubt } from '@/core/matter/measures';
 import type { Formula, FormulaLine } from '@/core/predict/formula';
+import { STAGES, type Stage } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { Button } from '@/ui/button';
-import { grams, gramsPlain, percent } from '@/ui/format';
+import { grams, gramsPlain } from '@/ui/format';
 import { besideGrams, gramsRules } from '@/ui/kitchen-measure';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import type { Edit, PanLine } from './formula-draft';
 import { GramEffects } from './gram-effects';
+import { STAGE_WORDS } from './stage-words';
 
 interface PanRowProps {
   readonly line: PanLine;
   readonly name: string;
   /** the larder does not know this ingredient any more */
   readonly missing: boolean;
-  readonly share: number;
+  /** its share, as the pan shows shares */
+  readonly share: string;
+  /** the keys act on this row */
+  readonly current: boolean;
   readonly place: number;
   readonly count: number;
   /** grams before the last balance, when it changed them */
@@ -63,7 +68,7 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
       ref={setNodeRef}
       style={moved}
       data-key={line.key}
-      className={`border-rule border-b ${isDragging ? 'relative z-10 bg-white shadow-lg' : ''} ${open ? 'bg-white' : ''}`}
+      className={`border-rule border-b ${isDragging ? 'relative z-10 bg-field shadow-lg' : ''} ${open ? 'bg-field' : ''} ${props.current ? 'shadow-[inset_3px_0_0_var(--color-enamel)]' : ''}`}
     >
       <div className="flex items-start py-1">
         <button
@@ -126,7 +131,7 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
           }`}
         >
           {beside && <span className="text-[0.8rem] text-ink leading-tight">{beside}</span>}
-          {percent(share)}
+          {share}
         </span>
       </div>
       <div className="pl-[60px]">
@@ -212,9 +217,26 @@ function Drawer(props: PanRowProps) {
         />
       </div>
       <label className="block">
+        <span className="mb-1 block text-[0.86rem] text-mute">When it goes in</span>
+        <select
+          className="h-11 w-full rounded-lg border border-rule bg-field px-2"
+          value={line.stage ?? ''}
+          onChange={(event) =>
+            edit({ type: 'stage', key: line.key, stage: (event.target.value || undefined) as Stage })
+          }
+        >
+          <option value="">not said</option>
+          {STAGES.map((stage) => (
+            <option key={stage} value={stage}>
+              {STAGE_WORDS[stage]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="block">
         <span className="mb-1 block text-[0.86rem] text-mute">How it goes in</span>
         <input
-          className="h-11 w-full rounded-lg border border-rule bg-white px-3"
+          className="h-11 w-full rounded-lg border border-rule bg-field px-3"
           value={line.form ?? ''}
           maxLength={40}
           placeholder="chopped, boil then pour…"
@@ -242,7 +264,7 @@ function Drawer(props: PanRowProps) {
         <label className="flex min-h-11 items-center gap-2 text-[13.5px]">
           <span className="shrink-0">Ratio kept</span>
           <select
-            className="h-11 min-w-0 flex-1 rounded-lg border border-rule bg-white px-1"
+            className="h-11 min-w-0 flex-1 rounded-lg border border-rule bg-field px-1"
             aria-label={`Ratio of ${name} kept with group`}
             value={line.tie ?? ''}
             onChange={(event) => edit({ type: 'tie', key: line.key, tie: event.target.value || undefined })}

@@ -12,18 +12,29 @@ import {
 import { restrictToParentElement, restrictToVerticalAxis } from '@dnd-kit/modifiers';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
-import { useState } from 'react';
+import { Fragment, useState } from 'react';
 import { reachOf } from '@/core/balance/problem';
 import type { MeasureSystem } from '@/core/matter/measures';
 import type { Ingredient } from '@/formats/ingredient';
 import { Key } from '@/ui/button';
-import { grams, gramsPlain } from '@/ui/format';
+import { grams, gramsPlain, percent, significant } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import { CompositionBar } from './composition-bar';
-import { totalGrams, yieldGrams } from './formula-draft';
+import { type PanLine, totalGrams, yieldGrams } from './formula-draft';
+import { isChocolate, isLiquid } from './kinds';
 import { PanRow } from './pan-row';
+import { STAGE_WORDS } from './stage-words';
 import { knownLines, type Larder, type OpenFormula } from './use-formula';
+
+/** What a row's share is counted in. */
+type Parts = 'batch' | 'chocolate' | 'liquid';
+
+const PARTS_WORDS: Record<Parts, string> = {
+  batch: '%',
+  chocolate: 'choc. = 100',
+  liquid: 'liquid = 100',
+};
 
 /** A per cent sign stays with its number. */
 const NO_BREAK_PERCENT = '\u00a0%';
@@ -34,12 +45,23 @@ export function ingredientName(formula: OpenFormula['draft'], larder: Larder, id
   return (name ?? id).replaceAll(' %', NO_BREAK_PERCENT);
 }
 
+/** Grams of what counts as 100: all chocolate, or all liquid; 0 for the batch. */
+function referenceGrams(parts: Parts, lines: readonly PanLine[], larder: Larder): number {
+  if (parts === 'batch') return 0;
+  const counts = parts === 'chocolate' ? isChocolate : isLiquid;
+  return lines.reduce((sum, { ingredient, grams }) => {
+    const known = larder.get(ingredient);
+    return sum + (known && counts(known) ? grams : 0);
+  }, 0);
+}
+
 /** What goes in: rows with grams, share and lock, in the order they go in; the total; what it adds up to. */
 export function Pan({
   formula,
   larder,
   from,
   measures,
+  current,
   onAdd,
   onSwap,
   onBlend,
@@ -49,18 +71,28 @@ export function Pan({
   /** grams before the last balance, by row */
   from: ReadonlyMap<string, number>;
   measures: MeasureSystem;
+  /** key of the row the keys act on */
+  current: string | undefined;
   onAdd: () => void;
   onSwap: (key: string | undefined) => void;
   onBlend: (key: string) => void;
 }) {
   const { draft, predicted, edit, pause } = formula;
   const [openKey, setOpenKey] = useState<string | undefined>();
+  const [parts, setParts] = useState<Parts>('batch');
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
   const total = totalGrams(draft);
   const yieldG = yieldGrams(draft);
+  const reference = referenceGrams(parts, draft.lines, larder);
+  const shareText = (grams: number) =>
+    parts === 'batch'
+      ? percent(total > 0 ? grams / total : 0)
+      : reference > 0
+        ? significant((100 * grams) / reference, 3)
+        : '–';
 
   const effectOf = (key: string) => {
     const place = knownLines(draft, larder).findIndex((each) => each.key === key);
@@ -90,6 +122,18 @@ export function Pan({
             className="w-[104px]"
           />
           <span className="read whitespace-nowrap">→ {grams(yieldG)} g yield</span>
+          <select
+            aria-label="Shares shown as"
+            className="h-11 w-[70px] rounded-lg border border-rule bg-field px-1"
+            value={parts}
+            onChange={(event) => setParts(event.target.value as Parts)}
+          >
+            {(Object.keys(PARTS_WORDS) as Parts[]).map((each) => (
+              <option key={each} value={each}>
+                {PARTS_WORDS[each]}
+              </option>
+            ))}
+          </select>
         </div>
       </div>
       {draft.lines.length === 0 ? (
@@ -107,26 +151,33 @@ export function Pan({
           <SortableContext items={draft.lines.map((line) => line.key)} strategy={verticalListSortingStrategy}>
             <ol aria-label="Ingredients">
               {draft.lines.map((line, place) => (
-                <PanRow
-                  key={line.key}
-                  line={line}
-                  name={ingredientName(draft, larder, line.ingredient)}
-                  missing={!Object.hasOwn(draft.ingredients, line.ingredient) && !larder.has(line.ingredient)}
-                  share={total > 0 ? line.grams / total : 0}
-                  place={place}
-                  count={draft.lines.length}
-                  from={from.get(line.key)}
-                  reach={reachOf(line, total)}
-                  ingredient={larder.get(line.ingredient)}
-                  effectOf={openKey === line.key ? effectOf(line.key) : undefined}
-                  measures={measures}
-                  onSwap={() => onSwap(line.key)}
-                  onBlend={() => onBlend(line.key)}
-                  open={openKey === line.key}
-                  onOpen={() => setOpenKey(openKey === line.key ? undefined : line.key)}
-                  edit={edit}
-                  pause={pause}
-                />
+                <Fragment key={line.key}>
+                  {line.stage !== draft.lines[place - 1]?.stage && (
+                    <li className="pt-2 pb-0.5 text-[12.5px] font-semibold text-mute">
+                      {line.stage ? STAGE_WORDS[line.stage] : 'then'}
+                    </li>
+                  )}
+                  <PanRow
+                    line={line}
+                    name={ingredientName(draft, larder, line.ingredient)}
+                    missing={!Object.hasOwn(draft.ingredients, line.ingredient) && !larder.has(line.ingredient)}
+                    share={shareText(line.grams)}
+                    place={place}
+                    count={draft.lines.length}
+                    from={from.get(line.key)}
+                    reach={reachOf(line, total)}
+                    ingredient={larder.get(line.ingredient)}
+                    effectOf={openKey === line.key ? effectOf(line.key) : undefined}
+                    measures={measures}
+                    onSwap={() => onSwap(line.key)}
+                    onBlend={() => onBlend(line.key)}
+                    open={openKey === line.key}
+                    onOpen={() => setOpenKey(openKey === line.key ? undefined : line.key)}
+                    edit={edit}
+                    pause={pause}
+                    current={current === line.key}
+                  />
+                </Fragment>
               ))}
             </ol>
           </SortableContext>
@@ -142,7 +193,7 @@ export function Pan({
           </button>
         )}
       </div>
-      {predicted && <CompositionBar prediction={predicted.prediction} />}
+      {predicted && <CompositionBar prediction={predicted.prediction} draft={draft} larder={larder} />}
     </section>
   );
 }

@@ -4,15 +4,21 @@ import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/re
 import { Button, Key } from '@/ui/button';
 
 const SHORTCUTS: readonly (readonly [keys: readonly string[], does: string])[] = [
+  [['↑', '↓'], 'choose a row; in a grams field: 1 g more or less, 10 g with Shift'],
+  [['+', '−'], '1 g more or less of the chosen row, 10 g with Shift'],
+  [['Enter'], 'type its grams; accept what a balance proposes'],
+  [['L'], 'lock or unlock it'],
+  [['Del'], 'take it out'],
   [['B'], 'balance'],
+  [['Esc'], 'leave a proposal; in a field: back to the last good number'],
   [['/'], 'add an ingredient'],
+  [['M'], 'the map, and back'],
+  [['D'], 'the day, and back'],
   [['U'], 'undo'],
   [['R'], 'redo'],
   [['Ctrl', 'Z'], 'undo, also while typing'],
   [['Ctrl', 'S'], 'save now'],
-  [['↑', '↓'], 'in a grams field: 1 g more or less, 10 g with Shift'],
   [['Space', '↑', '↓'], 'on a row’s handle: take it, move it; Space lets go'],
-  [['Esc'], 'in a field: back to the last good number'],
   [['?'], 'this sheet'],
 ];
 
@@ -20,7 +26,7 @@ const SHORTCUTS: readonly (readonly [keys: readonly string[], does: string])[] =
 export function Shortcuts({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
     <Dialog open={open} onClose={onClose} className="relative z-40">
-      <DialogBackdrop className="fixed inset-0 bg-ink/45" />
+      <DialogBackdrop className="fixed inset-0 bg-black/50" />
       <div className="fixed inset-0 flex items-center justify-center p-4">
         <DialogPanel className="w-full max-w-md rounded-xl bg-sheet p-6 shadow-2xl">
           <DialogTitle className="mb-3 text-[1.25rem]">Keys</DialogTitle>

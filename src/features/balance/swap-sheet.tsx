@@ -16,7 +16,7 @@ import { Sheet } from '@/ui/sheet';
 import { firstBand } from './first-band';
 import type { FormulaDraft, PanLine } from './formula-draft';
 import { swapChanges } from './swap-changes';
-import type { useBalance } from './use-balance';
+import type { Balancing } from './use-balancing';
 import { type Larder, type Predicted, predictDraft } from './use-formula';
 
 const RESTRICTION_WORDS: Record<Restriction, string> = {
@@ -71,7 +71,7 @@ export function SwapSheet({
   larder: Larder;
   /** the row it was opened from, if any */
   rowKey: string | undefined;
-  balancing: ReturnType<typeof useBalance>;
+  balancing: Pick<Balancing, 'swap' | 'busy'>;
   onClose: () => void;
   onTake: (lines: readonly PanLine[]) => void;
 }) {
@@ -169,7 +169,7 @@ export function SwapSheet({
                 type="search"
                 aria-label="Search a stand-in"
                 placeholder="Search the larder"
-                className="mb-2 h-11 w-full rounded-lg border border-rule bg-white px-3"
+                className="mb-2 h-11 w-full rounded-lg border border-rule bg-field px-3"
                 value={query}
                 onChange={(event) => setQuery(event.target.value)}
               />

@@ -36,6 +36,23 @@ function gateFault(gate: FileGate): string | undefined {
   return undefined;
 }
 
+const MOST_MOMENTS = 12;
+
+/** What is wrong with the moments' names, if anything. */
+function momentsFault(moments: Targets['moments']): string | undefined {
+  const names = moments.map(({ name }) => name.trim());
+  if (names.includes('')) return 'Every moment needs a name.';
+  const twice = names.find((name, i) => names.indexOf(name) !== i);
+  return twice === undefined ? undefined : `“${twice}” is there twice.`;
+}
+
+/** A moment to begin with: an hour on the bench, under a name that is free. */
+function newMoment(moments: Targets['moments']): Targets['moments'][number] {
+  let name = 'later';
+  for (let n = 2; moments.some((moment) => moment.name === name); n++) name = `later ${n}`;
+  return { name, temperatureC: 20, history: [[1, 20]] };
+}
+
 /** What the formula must do: its use, its moments, its gates and the yield wanted. Taken over as one step. */
 export function TargetsSheet({
   draft,
@@ -54,7 +71,8 @@ export function TargetsSheet({
     yield: draft.yield,
   });
   const [touched, setTouched] = useState(0);
-  const faulty = targets.gates.some((gate) => gateFault(gate) !== undefined);
+  const momentFault = momentsFault(targets.moments);
+  const faulty = momentFault !== undefined || targets.gates.some((gate) => gateFault(gate) !== undefined);
 
   const choose = (id: string) => {
     const use = findUse(id);
@@ -64,6 +82,17 @@ export function TargetsSheet({
   };
   const setGate = (index: number, change: Partial<FileGate>) =>
     setTargets({ ...targets, gates: targets.gates.map((gate, i) => (i === index ? { ...gate, ...change } : gate)) });
+  const renameMoment = (index: number, name: string) => {
+    const old = targets.moments[index]?.name;
+    const alone = targets.moments.filter((moment) => moment.name === old).length === 1;
+    setTargets({
+      ...targets,
+      moments: targets.moments.map((moment, i) => (i === index ? { ...moment, name } : moment)),
+      gates: alone
+        ? targets.gates.map((gate) => (gate.moment === old ? { ...gate, moment: name } : gate))
+        : targets.gates,
+    });
+  };
   const setMoment = (index: number, temperatureC: number, hours: number) =>
     setTargets({
       ...targets,
@@ -74,7 +103,7 @@ export function TargetsSheet({
 
   return (
     <Dialog open onClose={onClose} className="relative z-40">
-      <DialogBackdrop className="fixed inset-0 bg-ink/45" />
+      <DialogBackdrop className="fixed inset-0 bg-black/50" />
       <div className="fixed inset-0 flex justify-end">
         <DialogPanel className="flex h-full w-full max-w-[560px] flex-col bg-sheet shadow-2xl">
           <div className="flex items-center justify-between border-rule border-b px-5 py-2">
@@ -87,7 +116,7 @@ export function TargetsSheet({
             <label className="block">
               <span className="mb-1 block font-semibold">Use</span>
               <select
-                className="h-11 w-full rounded-lg border border-rule bg-white px-3"
+                className="h-11 w-full rounded-lg border border-rule bg-field px-3"
                 value={findUse(targets.use)?.id ?? ''}
                 onChange={(event) => choose(event.target.value)}
               >
@@ -110,8 +139,15 @@ export function TargetsSheet({
                   const last = moment.history.at(-1) ?? [0.3, moment.temperatureC];
                   const steps = moment.history.length;
                   return (
-                    <li key={moment.name} className="grid grid-cols-[1fr_110px_110px] items-start gap-2">
-                      <span className="pt-2.5 font-medium">{momentTitle(moment.name)}</span>
+                    // biome-ignore lint/suspicious/noArrayIndexKey: the name is being typed; the place tells moments apart
+                    <li key={index} className="grid grid-cols-[1fr_104px_104px_44px] items-start gap-2">
+                      <input
+                        aria-label={`Name of moment ${index + 1}`}
+                        className="h-11 w-full min-w-0 rounded-lg border border-rule bg-field px-3 font-medium"
+                        value={moment.name}
+                        maxLength={40}
+                        onChange={(event) => renameMoment(index, event.target.value)}
+                      />
                       <NumberField
                         label={`Temperature, ${momentTitle(moment.name)}`}
                         value={moment.temperatureC}
@@ -130,10 +166,40 @@ export function TargetsSheet({
                           onValue={(value) => value !== undefined && setMoment(index, moment.temperatureC, value)}
                         />
                       )}
+                      <Button
+                        look="bare"
+                        className="!px-0"
+                        aria-label={`Leave out ${momentTitle(moment.name)}`}
+                        onClick={() => {
+                          setTouched(touched + 1);
+                          setTargets({
+                            ...targets,
+                            moments: targets.moments.filter((_, i) => i !== index),
+                            gates: targets.gates.filter((gate) => gate.moment !== moment.name),
+                          });
+                        }}
+                      >
+                        <Trash2 size={16} aria-hidden="true" />
+                      </Button>
                     </li>
                   );
                 })}
               </ul>
+              {momentFault && (
+                <p role="alert" className="mt-2 text-[13px] text-off">
+                  {momentFault}
+                </p>
+              )}
+              <Button
+                className="mt-3"
+                disabled={targets.moments.length >= MOST_MOMENTS}
+                onClick={() => {
+                  setTouched(touched + 1);
+                  setTargets({ ...targets, moments: [...targets.moments, newMoment(targets.moments)] });
+                }}
+              >
+                <Plus size={16} aria-hidden="true" /> Add a moment
+              </Button>
             </section>
 
             <section>
@@ -144,11 +210,11 @@ export function TargetsSheet({
                   const fault = gateFault(gate);
                   return (
                     // biome-ignore lint/suspicious/noArrayIndexKey: two gates may be alike; their place tells them apart
-                    <li key={index} className="rounded-lg border border-rule bg-white p-3">
+                    <li key={index} className="rounded-lg border border-rule bg-field p-3">
                       <div className="mb-2 grid grid-cols-[1fr_130px_44px] gap-2">
                         <select
                           aria-label="Quantity"
-                          className="h-11 rounded-lg border border-rule bg-white px-2"
+                          className="h-11 rounded-lg border border-rule bg-field px-2"
                           value={gate.quantity}
                           onChange={(event) => {
                             const quantity = event.target.value as GateQuantity;
@@ -169,7 +235,7 @@ export function TargetsSheet({
                         </select>
                         <select
                           aria-label="Moment"
-                          className="h-11 rounded-lg border border-rule bg-white px-2"
+                          className="h-11 rounded-lg border border-rule bg-field px-2"
                           value={gate.moment}
                           onChange={(event) => setGate(index, { moment: event.target.value })}
                         >
@@ -212,7 +278,7 @@ export function TargetsSheet({
                         />
                         <select
                           aria-label={`Weight, ${name}`}
-                          className="h-11 rounded-lg border border-rule bg-white px-1 text-[13px]"
+                          className="h-11 rounded-lg border border-rule bg-field px-1 text-[13px]"
                           value={gate.weight ?? 1}
                           onChange={(event) => setGate(index, { weight: Number(event.target.value) })}
                         >

@@ -2,15 +2,19 @@
 
 import { type Remote, wrap } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
+import type { BalanceGoal } from '@/core/balance/goal';
 import type { Formula } from '@/core/predict/formula';
 import type { Substitute } from '@/core/swap/swap';
-import type { BalanceAnswer, BalanceDoor, Household, SwapAnswer } from '@/workers/balance.worker';
+import type { BalanceAnswer, BalanceDoor, BalanceRequest, SwapAnswer } from '@/workers/balance.worker';
 import type { FormulaDraft } from './formula-draft';
 
 /** A balance that was asked for: what it started from and what came of it. */
 export interface BalanceOutcome {
   readonly before: FormulaDraft;
   readonly answer: BalanceAnswer;
+  readonly goal: BalanceGoal;
+  /** rows rounded to cups and spoons, when that was asked */
+  readonly byVolume: readonly boolean[] | undefined;
 }
 
 /** Runs balances and swaps in a worker, so that the screen stays free. */
@@ -40,8 +44,8 @@ export function useBalance() {
   };
   return {
     busy,
-    ask: (formula: Formula, household?: Household): Promise<BalanceAnswer> =>
-      run((door) => door.balance(formula, household)),
+    ask: (formula: Formula, request: BalanceRequest): Promise<BalanceAnswer> =>
+      run((door) => door.balance(formula, request)),
     swap: (formula: Formula, substitutes: ReadonlyMap<number, Substitute>): Promise<SwapAnswer> =>
       run((door) => door.swap(formula, substitutes)),
   };

@@ -2,7 +2,6 @@
 
 import { useMemo, useReducer, useRef } from 'react';
 
-import { type ResistanceCurve, resistanceCurve } from '@/core/predict/curve';
 import { type Formula, type Prediction, predictFormula } from '@/core/predict/formula';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
@@ -28,11 +27,6 @@ export function predictDraft(draft: FormulaDraft, larder: Larder): Predicted | u
   const formula = resolveFormula({ ...draft, lines: [...knownLines(draft, larder)] }, larder);
   const prediction = predictFormula(formula);
   return prediction && { formula, prediction };
-}
-
-/** The curve of a draft after resting so many hours at each temperature. */
-export function curveOf(predicted: Predicted, restedHours: number): ResistanceCurve {
-  return resistanceCurve(predicted.prediction.batch, restedHours);
 }
 
 /** The open formula: its draft with undo, and its prediction, derived anew at every edit. */

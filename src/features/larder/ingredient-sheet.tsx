@@ -10,11 +10,11 @@ import type { Ingredient, StoredIngredient } from '@/formats/ingredient';
 import { Button } from '@/ui/button';
 import { CompositionStrip, stripAmounts } from '@/ui/composition-strip';
 import { grams, gramsPlain, significant } from '@/ui/format';
+import { COMPONENT_WORDS } from '@/ui/ingredient/component-words';
 import { NumberField } from '@/ui/number-field';
 import { NutritionTable } from '@/ui/nutrition-table';
 import { GRAMS } from '@/ui/parse-amount';
 import { Sheet } from '@/ui/sheet';
-import { COMPONENT_WORDS } from './component-words';
 
 const PRICE = { least: 0, most: 1e6, unit: '€/kg', units: { '€': 1 }, example: '9.50' };
 
@@ -141,7 +141,7 @@ export function IngredientSheet({
             <label className="col-span-2 block">
               <span className="mb-1 block text-[0.86rem] text-mute">Note</span>
               <input
-                className="h-11 w-full rounded-lg border border-rule bg-white px-3"
+                className="h-11 w-full rounded-lg border border-rule bg-field px-3"
                 value={note}
                 maxLength={1000}
                 onChange={(event) => setNote(event.target.value)}

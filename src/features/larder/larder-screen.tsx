@@ -6,12 +6,12 @@ import { type ChangeEvent, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { INGREDIENT_GROUPS, type Ingredient, type StoredIngredient } from '@/formats/ingredient';
 import { Button, Key } from '@/ui/button';
+import { IngredientForm } from '@/ui/ingredient/ingredient-form';
+import { BLANK } from '@/ui/ingredient/ingredient-values';
 import { Sheet } from '@/ui/sheet';
 import { TopBar } from '@/ui/top-bar';
 import { ImportSheet } from './import-sheet';
-import { IngredientForm } from './ingredient-form';
 import { IngredientSheet } from './ingredient-sheet';
-import { BLANK } from './ingredient-values';
 import { addIngredient, removeIngredient, saveIngredient } from './larder-requests';
 import { EVERYTHING, filterRows, rowOf } from './larder-rows';
 import { LarderTable } from './larder-table';
@@ -91,7 +91,7 @@ export function LarderScreen({
             <input
               ref={search}
               type="search"
-              className="h-11 w-full rounded-lg border border-rule bg-white pr-9 pl-10"
+              className="h-11 w-full rounded-lg border border-rule bg-field pr-9 pl-10"
               placeholder="Name, note, allergen"
               value={filter.query}
               onChange={(event) => setFilter({ ...filter, query: event.target.value })}
@@ -202,7 +202,7 @@ function Choice({
   return (
     <select
       aria-label={label}
-      className="h-11 rounded-lg border border-rule bg-white px-2"
+      className="h-11 rounded-lg border border-rule bg-field px-2"
       value={value}
       onChange={(event) => onChoose(event.target.value)}
     >
@@ -223,7 +223,7 @@ function Toggle({ label, on, onToggle }: { label: string; on: boolean; onToggle:
       type="button"
       aria-pressed={on}
       onClick={() => onToggle(!on)}
-      className="min-h-11 rounded-lg border border-rule bg-white px-4 aria-pressed:border-enamel aria-pressed:bg-enamel-wash aria-pressed:font-semibold aria-pressed:text-enamel"
+      className="min-h-11 rounded-lg border border-rule bg-field px-4 aria-pressed:border-enamel aria-pressed:bg-enamel-wash aria-pressed:font-semibold aria-pressed:text-enamel"
     >
       {label}
     </button>

@@ -98,7 +98,7 @@ export function LarderTable({ rows, onOpen }: { rows: LarderRow[]; onOpen: (id: 
       <table aria-label="Larder" aria-rowcount={sorted.length + 1} className="grid">
         <thead className="sticky top-0 z-10 grid">
           {table.getHeaderGroups().map((group) => (
-            <tr key={group.id} className={`${LAYOUT} border-rule border-b bg-white`}>
+            <tr key={group.id} className={`${LAYOUT} border-rule border-b bg-field`}>
               {group.headers.map(({ id, column }) => {
                 const sort = column.getIsSorted();
                 return (

@@ -85,7 +85,7 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
               <Search size={18} className="absolute top-3 left-3 text-mute" aria-hidden="true" />
               <input
                 type="search"
-                className="h-11 w-full rounded-lg border border-rule bg-white pr-3 pl-10"
+                className="h-11 w-full rounded-lg border border-rule bg-field pr-3 pl-10"
                 placeholder="Name, use or ingredient"
                 value={query}
                 onChange={(event) => setQuery(event.target.value)}
@@ -132,7 +132,7 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
       {deleted && (
         <div
           role="status"
-          className="on-dark fixed inset-x-0 bottom-5 z-30 mx-auto flex w-fit max-w-[92vw] items-center gap-4 rounded-xl bg-ink px-5 py-2 text-white shadow-xl"
+          className="on-dark fixed inset-x-0 bottom-5 z-30 mx-auto flex w-fit max-w-[92vw] items-center gap-4 rounded-xl bg-bar px-5 py-2 text-white shadow-xl"
         >
           <span className="truncate">“{deleted.name}” is deleted.</span>
           <Button

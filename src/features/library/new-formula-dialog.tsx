@@ -49,7 +49,7 @@ export function NewFormulaDialog({
 
   return (
     <Dialog open={open} onClose={onClose} className="relative z-40">
-      <DialogBackdrop className="fixed inset-0 bg-ink/45" />
+      <DialogBackdrop className="fixed inset-0 bg-black/50" />
       <div className="fixed inset-0 flex items-start justify-center p-4 pt-[12vh]">
         <DialogPanel className="w-full max-w-lg rounded-xl bg-sheet p-6 shadow-2xl">
           <DialogTitle className="mb-4 text-[1.4rem]">New formula</DialogTitle>
@@ -58,7 +58,7 @@ export function NewFormulaDialog({
               <span className="mb-1 block font-semibold">Name</span>
               <input
                 data-autofocus
-                className="h-12 w-full rounded-lg border border-rule bg-white px-3 text-[1.05rem]"
+                className="h-12 w-full rounded-lg border border-rule bg-field px-3 text-[1.05rem]"
                 value={name}
                 maxLength={120}
                 aria-invalid={fault !== undefined}
@@ -81,7 +81,7 @@ export function NewFormulaDialog({
             <label className="block">
               <span className="mb-1 block font-semibold">What must it do?</span>
               <select
-                className="h-12 w-full rounded-lg border border-rule bg-white px-3"
+                className="h-12 w-full rounded-lg border border-rule bg-field px-3"
                 value={useId}
                 onChange={(event) => setUseId(event.target.value)}
               >

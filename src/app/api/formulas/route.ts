@@ -3,11 +3,19 @@ import { z } from 'zod';
 import { formulaFileSchema } from '@/formats/formula-file';
 import { sharedDatabase } from '@/server/db/database';
 import { answering, readJson } from '@/server/read-request';
-import { createFormula } from '@/server/repositories/formulas';
+import { createFormula, listFormulas } from '@/server/repositories/formulas';
 
 const createSchema = z.object({ formula: formulaFileSchema, baseId: z.string().max(80).optional() });
 
-/** Keeps a new formula. */
+/** All formulas, the last changed first. */
+export async function GET() {
+  return answering(async () => {
+    const { db } = await sharedDatabase();
+    return NextResponse.json({ formulas: await listFormulas(db) });
+  });
+}
+
+/** Keeps a new formula; with a base, as a variant of it. */
 export async function POST(request: Request) {
   return answering(async () => {
     const { formula, baseId } = await readJson(request, createSchema);

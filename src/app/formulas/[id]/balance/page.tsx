@@ -24,7 +24,7 @@ export default async function BalancePage({ params }: Props) {
     <BalanceScreen
       key={id}
       id={id}
-      opened={{ revision: formula.revision, file: formula.file }}
+      opened={{ revision: formula.revision, baseId: formula.baseId, file: formula.file }}
       ingredients={await listIngredients(db)}
     />
   );

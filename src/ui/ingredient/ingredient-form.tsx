@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { type FieldPath, type UseFormReturn, useForm } from 'react-hook-form';
 import { COMPONENT_NAMES, type ComponentName } from '@/core/matter/components';
 import { compositionFromLabel, type FromLabel, type LabelField } from '@/core/matter/from-label';
-import { INGREDIENT_GROUPS, type Ingredient, type StoredIngredient } from '@/formats/ingredient';
+import { INGREDIENT_GROUPS, type Ingredient } from '@/formats/ingredient';
 import { RefusedError } from '@/ui/ask-server';
 import { Button } from '@/ui/button';
 import { CompositionStrip, stripAmounts } from '@/ui/composition-strip';
@@ -48,7 +48,7 @@ export function IngredientForm({
   id: string;
   start: Omit<Ingredient, 'id' | 'origin'>;
   /** the larder, to start from the nearest typical kind */
-  typical: readonly StoredIngredient[];
+  typical: readonly Ingredient[];
   /** rejects with the reason when it could not be kept */
   onKeep: (ingredient: Ingredient) => Promise<void>;
   onCancel: () => void;
@@ -112,7 +112,7 @@ export function IngredientForm({
         <Field form={form} name="name" label="Name" />
         <label className="block">
           <span className="mb-1 block text-[0.86rem] text-mute">Group</span>
-          <select className="h-11 w-full rounded-lg border border-rule bg-white px-2" {...register('group')}>
+          <select className="h-11 w-full rounded-lg border border-rule bg-field px-2" {...register('group')}>
             {INGREDIENT_GROUPS.map((group) => (
               <option key={group}>{group}</option>
             ))}
@@ -180,7 +180,7 @@ export function IngredientForm({
 }
 
 /** Where the composition came from, and what the label asks that it cannot meet. */
-function Worked({ worked, typical }: { worked: FromLabel; typical: readonly StoredIngredient[] }) {
+function Worked({ worked, typical }: { worked: FromLabel; typical: readonly Ingredient[] }) {
   const kind = typical.find(({ id }) => id === worked.kind)?.name ?? worked.kind;
   return (
     <div role="status" className="mt-3 rounded-lg bg-enamel-wash px-3 py-2 text-[13.5px]">
@@ -241,7 +241,7 @@ function Components({ form, assumed }: { form: Form; assumed: readonly Component
       <label className="mt-3 block max-w-xs">
         <span className="mb-1 block text-[0.86rem] text-mute">Add a part</span>
         <select
-          className="h-11 w-full rounded-lg border border-rule bg-white px-2"
+          className="h-11 w-full rounded-lg border border-rule bg-field px-2"
           value=""
           onChange={(event) => setAdded([...added, event.target.value as ComponentName])}
         >
@@ -282,7 +282,7 @@ function Field({
       <input
         id={id}
         autoComplete="off"
-        className={`h-11 w-full rounded-lg border bg-white px-3 ${unit ? 'read text-right' : ''} ${error ? 'border-off' : 'border-rule'}`}
+        className={`h-11 w-full rounded-lg border bg-field px-3 ${unit ? 'read text-right' : ''} ${error ? 'border-off' : 'border-rule'}`}
         placeholder={hint}
         aria-invalid={error !== undefined}
         aria-describedby={error ? `${id}-message` : undefined}

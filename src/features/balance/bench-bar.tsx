@@ -1,0 +1,134 @@
+'use client';
+
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
+import { MoreHorizontal, Redo2, Undo2 } from 'lucide-react';
+import type { ReactNode } from 'react';
+import type { MeasureSystem } from '@/core/matter/measures';
+import { NumberField } from '@/ui/number-field';
+import { TopBar } from '@/ui/top-bar';
+import { KITCHEN_RULES, useKitchenTemperature } from '@/ui/use-kitchen-temperature';
+import { MEASURE_SYSTEMS, useMeasureSystem } from '@/ui/use-measure-system';
+import { FormulaName } from './formula-name';
+import type { OpenFormula } from './use-formula';
+
+/** The bar over the bench: the formula's name, back and forth, what can be made of it, and how this kitchen measures. */
+export function BenchBar({
+  id,
+  formula,
+  isVariant,
+  onVersions,
+  onVariants,
+  onTags,
+}: {
+  id: string;
+  formula: OpenFormula;
+  isVariant: boolean;
+  onVersions: () => void;
+  onVariants: () => void;
+  onTags: () => void;
+}) {
+  const { draft, edit, undo, redo, pause } = formula;
+  const [measures, chooseMeasures] = useMeasureSystem();
+  const [kitchenC, setKitchenC] = useKitchenTemperature();
+  return (
+    <TopBar>
+      <FormulaName name={draft.name} onName={(name) => edit({ type: 'name', name })} onLeave={pause} />
+      <div className="flex shrink-0 items-center gap-1">
+        <BarButton label="Undo" disabled={!formula.canUndo} onClick={undo}>
+          <Undo2 size={20} aria-hidden="true" />
+        </BarButton>
+        <BarButton label="Redo" disabled={!formula.canRedo} onClick={redo}>
+          <Redo2 size={20} aria-hidden="true" />
+        </BarButton>
+        <Menu>
+          <MenuButton
+            aria-label="More of this formula"
+            className="flex size-11 items-center justify-center rounded-md hover:bg-white/10"
+          >
+            <MoreHorizontal size={20} aria-hidden="true" />
+          </MenuButton>
+          <MenuItems
+            anchor="bottom end"
+            className="z-40 w-64 rounded-xl border border-rule bg-sheet py-1 text-ink shadow-xl focus:outline-none"
+          >
+            <MenuAction onClick={onVersions}>Versions…</MenuAction>
+            <MenuAction onClick={onVariants}>{isVariant ? 'Base and variants…' : 'Variants…'}</MenuAction>
+            <MenuAction onClick={onTags}>Tags…</MenuAction>
+            <MenuLink href={`/formulas/${id}/card`}>Bench card, to print</MenuLink>
+            <MenuLink href={`/api/formulas/${id}/card`}>Bench card, PDF</MenuLink>
+            <MenuLink href={`/api/formulas/${id}/file`}>Formula file (JSON)</MenuLink>
+            <MenuLink href={`/api/formulas/${id}/file?as=recipe`}>Recipe (JSON-LD)</MenuLink>
+            <MenuLink href={`/api/formulas/${id}/file?as=csv`}>Rows (CSV)</MenuLink>
+          </MenuItems>
+        </Menu>
+        <div className="w-[86px] max-lg:hidden [&_*]:!border-white/25 [&_div]:!bg-transparent [&_input]:text-white [&_span]:!text-[#a9b6ba]">
+          <NumberField
+            label="Kitchen temperature"
+            value={kitchenC}
+            rules={KITCHEN_RULES}
+            write={String}
+            onValue={(value) => value !== undefined && setKitchenC(value)}
+          />
+        </div>
+        <select
+          aria-label="Measures beside grams"
+          className="h-11 w-[74px] rounded-md bg-transparent px-1 text-white [&>option]:text-black"
+          value={measures}
+          onChange={(event) => chooseMeasures(event.target.value as MeasureSystem)}
+        >
+          {(Object.keys(MEASURE_SYSTEMS) as MeasureSystem[]).map((system) => (
+            <option key={system} value={system}>
+              {MEASURE_SYSTEMS[system]}
+            </option>
+          ))}
+        </select>
+      </div>
+    </TopBar>
+  );
+}
+
+function BarButton({
+  label,
+  disabled,
+  onClick,
+  children,
+}: {
+  label: string;
+  disabled: boolean;
+  onClick: () => void;
+  children: ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      onClick={onClick}
+      disabled={disabled}
+      aria-label={label}
+      className="flex size-11 items-center justify-center rounded-md hover:bg-white/10 disabled:opacity-35"
+    >
+      {children}
+    </button>
+  );
+}
+
+const ITEM = 'flex min-h-11 w-full items-center px-4 text-left data-focus:bg-enamel-wash';
+
+function MenuAction({ onClick, children }: { onClick: () => void; children: ReactNode }) {
+  return (
+    <MenuItem>
+      <button type="button" className={ITEM} onClick={onClick}>
+        {children}
+      </button>
+    </MenuItem>
+  );
+}
+
+function MenuLink({ href, children }: { href: string; children: ReactNode }) {
+  return (
+    <MenuItem>
+      <a className={ITEM} href={href}>
+        {children}
+      </a>
+    </MenuItem>
+  );
+}

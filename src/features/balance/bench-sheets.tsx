@@ -1,0 +1,161 @@
+'use client';
+
+import type { FormulaFile } from '@/formats/formula-file';
+import type { Ingredient } from '@/formats/ingredient';
+import { AddIngredient } from './add-ingredient';
+import { BlendSheet } from './blend-sheet';
+import { CompareSheet } from './compare-sheet';
+import type { Compared } from './curve-view';
+import type { FormulaDraft } from './formula-draft';
+import { NutritionSheet } from './nutrition-sheet';
+import { Shortcuts } from './shortcuts';
+import { SwapSheet } from './swap-sheet';
+import { TagsSheet } from './tags-sheet';
+import { TargetsSheet } from './targets-sheet';
+import type { Balancing } from './use-balancing';
+import type { Larder, OpenFormula } from './use-formula';
+import { VariantsSheet } from './variants-sheet';
+import { VersionsSheet } from './versions-sheet';
+
+/** What lies over the bench. */
+export type OpenSheet =
+  | 'add'
+  | 'targets'
+  | 'shortcuts'
+  | 'nutrition'
+  | 'versions'
+  | 'variants'
+  | 'compare'
+  | 'tags'
+  | { readonly swap: string | undefined }
+  | { readonly blend: string };
+
+/** Grams a new row starts with: a twentieth of the batch, a round number. */
+function firstGrams(draft: FormulaDraft): number {
+  const total = draft.lines.reduce((sum, line) => sum + line.grams, 0);
+  return total === 0 ? 200 : Math.max(Math.round(total / 100) * 5, 5);
+}
+
+/** The sheets over the bench, one at a time. */
+export function BenchSheets({
+  id,
+  baseId,
+  sheet,
+  onSheet,
+  formula,
+  larder,
+  ingredients,
+  inPan,
+  balancing,
+  compared,
+  onCompare,
+  onNewIngredient,
+}: {
+  id: string;
+  baseId: string | null;
+  sheet: OpenSheet | undefined;
+  onSheet: (sheet: OpenSheet | undefined) => void;
+  formula: OpenFormula;
+  larder: Larder;
+  ingredients: readonly Ingredient[];
+  inPan: readonly Ingredient[];
+  balancing: Balancing;
+  compared: readonly Compared[];
+  onCompare: (name: string, file: FormulaFile) => void;
+  onNewIngredient: (ingredient: Ingredient) => void;
+}) {
+  const { draft, predicted, edit } = formula;
+  const close = () => onSheet(undefined);
+  const isSwap = typeof sheet === 'object' && 'swap' in sheet;
+  const blended = typeof sheet === 'object' && 'blend' in sheet && draft.lines.find(({ key }) => key === sheet.blend);
+  const blendedIngredient = blended && larder.get(blended.ingredient);
+  return (
+    <>
+      {sheet === 'add' && (
+        <AddIngredient
+          ingredients={ingredients}
+          onClose={close}
+          onNew={onNewIngredient}
+          onAdd={(ingredient) => {
+            edit({
+              type: 'add',
+              line: { key: formula.newKey(), ingredient: ingredient.id, grams: firstGrams(draft), locked: false },
+            });
+            close();
+          }}
+        />
+      )}
+      {sheet === 'targets' && (
+        <TargetsSheet
+          draft={draft}
+          onClose={close}
+          onTake={(targets) => {
+            edit(targets);
+            close();
+          }}
+        />
+      )}
+      {sheet === 'nutrition' && predicted && (
+        <NutritionSheet prediction={predicted.prediction} ingredients={inPan} onClose={close} />
+      )}
+      {sheet === 'tags' && (
+        <TagsSheet
+          tags={draft.tags ?? []}
+          onClose={close}
+          onTake={(tags) => {
+            edit({ type: 'tags', tags });
+            close();
+          }}
+        />
+      )}
+      {sheet === 'versions' && (
+        <VersionsSheet
+          id={id}
+          draft={draft}
+          larder={larder}
+          onClose={close}
+          onRestore={(file) => {
+            formula.open({ ...file, name: draft.name });
+            close();
+          }}
+          onCompare={(name, file) => {
+            onCompare(name, file);
+            close();
+          }}
+        />
+      )}
+      {sheet === 'variants' && <VariantsSheet id={id} baseId={baseId} draft={draft} larder={larder} onClose={close} />}
+      {sheet === 'compare' && (
+        <CompareSheet id={id} chosen={compared.map(({ name }) => name)} onClose={close} onChoose={onCompare} />
+      )}
+      {isSwap && predicted && (
+        <SwapSheet
+          draft={draft}
+          predicted={predicted}
+          larder={larder}
+          rowKey={sheet.swap}
+          balancing={balancing}
+          onClose={close}
+          onTake={(lines) => {
+            edit({ type: 'lines', lines });
+            close();
+          }}
+        />
+      )}
+      {blended && blendedIngredient && (
+        <BlendSheet
+          line={blended}
+          current={blendedIngredient}
+          ingredients={ingredients}
+          newKey={formula.newKey}
+          onClose={close}
+          onTake={(parts) => {
+            edit({ type: 'lines', lines: draft.lines.flatMap((line) => (line.key === blended.key ? parts : [line])) });
+            close();
+          }}
+        />
+      )}
+      <Shortcuts open={sheet === 'shortcuts'} onClose={close} />
+    </>
+  );
+}

@@ -1,0 +1,180 @@
+import type { Obstacle } from '@/core/balance/obstacles';
+import type { Prediction } from '@/core/predict/formula';
+import { Button, Key } from '@/ui/button';
+import { grams } from '@/ui/format';
+import { momentTitle } from './cook-words';
+import type { FormulaDraft } from './formula-draft';
+import { QUANTITY_WORDS } from './quantity-words';
+import type { BalanceOutcome } from './use-balance';
+
+const LOOSEN_WORDS: Record<Obstacle['enough'], string> = {
+  alone: 'Letting any one of these go is enough:',
+  together: 'Letting all of these go is enough, nothing less is:',
+  no: 'Even letting three at a time go is not enough; these stand in the way:',
+};
+
+/** An obstacle as a cook would say it, and what letting it go is called. */
+function obstacleWords(obstacle: Obstacle, nameOf: (ingredient: string) => string): readonly [string, string] {
+  switch (obstacle.kind) {
+    case 'lock':
+      return [`${nameOf(obstacle.ingredient)} is locked`, 'Unlock'];
+    case 'least':
+      return [`${nameOf(obstacle.ingredient)} may not go lower`, 'Let it'];
+    case 'most':
+      return [`${nameOf(obstacle.ingredient)} may not go higher`, 'Let it'];
+    case 'gate':
+      return [`${momentTitle(obstacle.moment)}: the target for ${QUANTITY_WORDS[obstacle.quantity].short}`, 'Drop it'];
+    case 'total':
+      return ['The batch total is kept', 'Let it move'];
+  }
+}
+
+const keyOf = (obstacle: Obstacle) =>
+  `${obstacle.kind}${'line' in obstacle ? obstacle.line : 'gate' in obstacle ? obstacle.gate : ''}`;
+
+interface ProposalProps {
+  readonly proposal: BalanceOutcome;
+  readonly draft: FormulaDraft;
+  readonly now: Prediction;
+  /** with the proposed grams */
+  readonly then: Prediction | undefined;
+  readonly nameOf: (ingredient: string) => string;
+  readonly onAccept: () => void;
+  readonly onRefuse: () => void;
+  /** asks again with the next goal */
+  readonly onAgain: () => void;
+  readonly onLoosen: (obstacles: readonly Obstacle[]) => void;
+}
+
+/** What a balance proposes: each row from → to, the gates before → after; or why it cannot land. Nothing has changed yet. */
+export function ProposalCard(props: ProposalProps) {
+  const { proposal, onAccept, onRefuse, onAgain } = props;
+  const { answer } = proposal;
+  if (answer.status === 'lands' && answer.change === 0) {
+    return (
+      <p role="status" className="mb-2 rounded-lg bg-enamel-wash px-3 py-2 text-[13.5px]" data-testid="outcome">
+        It lands already; nothing to move.
+      </p>
+    );
+  }
+  const lands = answer.status === 'lands';
+  return (
+    <div
+      role="status"
+      className={`mb-2 rounded-lg border px-3 py-2 text-[13.5px] ${
+        lands ? 'border-enamel/40 bg-enamel-wash' : 'border-off/40 bg-off-wash'
+      }`}
+      data-testid="outcome"
+    >
+      <p className="font-semibold">{lands ? 'This would land:' : 'It cannot land as things stand.'}</p>
+      {!lands && <InTheWay {...props} />}
+      {answer.change > 0 && (
+        <>
+          {!lands && <p className="mt-2">The nearest it can come:</p>}
+          <Moves {...props} />
+          <div className="mt-2 flex flex-wrap gap-1.5">
+            <Button look={lands ? 'primary' : 'quiet'} className="flex-1 !px-2" onClick={onAccept}>
+              {lands ? 'Accept' : 'Take the nearest'} {lands && <Key>↵</Key>}
+            </Button>
+            <Button className="!px-3" onClick={onRefuse}>
+              Leave it
+            </Button>
+            {lands && (
+              <Button className="w-full !px-2" onClick={onAgain}>
+                Try another way
+              </Button>
+            )}
+          </div>
+        </>
+      )}
+    </div>
+  );
+}
+
+/** Rows and gates, before and after. */
+function Moves({ proposal, now, then, nameOf }: ProposalProps) {
+  const { before, answer } = proposal;
+  const total = (list: readonly number[]) => list.reduce((sum, g) => sum + g, 0);
+  const change = total(answer.grams) - total(before.lines.map((line) => line.grams));
+  return (
+    <>
+      <ul className="read mt-1 text-[0.84rem]">
+        {before.lines.flatMap((line, i) =>
+          line.grams === answer.grams[i]
+            ? []
+            : [
+                <li key={line.key} className="flex justify-between gap-2">
+                  <span className="truncate">{nameOf(line.ingredient)}</span>
+                  <span className="shrink-0">
+                    {grams(line.grams)} → {grams(answer.grams[i] ?? line.grams)} g
+                  </span>
+                </li>,
+              ],
+        )}
+      </ul>
+      {Math.abs(change) > 0.05 && (
+        <p className="mt-1">
+          The total becomes {change > 0 ? '+' : '−'}
+          {grams(Math.abs(change))} g.
+        </p>
+      )}
+      {then && (
+        <ul className="mt-1 border-rule border-t pt-1 text-[12.5px]">
+          {now.gates.map((gate, i) => {
+            const after = then.gates[i];
+            if (!after) return null;
+            const show = (value: number) => {
+              const { number, unit } = QUANTITY_WORDS[gate.quantity].show(value);
+              return unit ? `${number}\u202f${unit}` : number;
+            };
+            const mark = (lands: boolean) => (lands ? '✓' : '✕');
+            return (
+              <li key={`${gate.moment}${gate.quantity}`} className="flex justify-between gap-2">
+                <span className="truncate text-mute">
+                  {momentTitle(gate.moment)}, {QUANTITY_WORDS[gate.quantity].short}
+                </span>
+                <span className={`shrink-0 ${after.lands ? '' : 'text-off'}`}>
+                  {show(gate.value)} {mark(gate.lands)} → {show(after.value)} {mark(after.lands)}
+                </span>
+              </li>
+            );
+          })}
+        </ul>
+      )}
+    </>
+  );
+}
+
+/** What stands in the way, each with a button that lets just that go. */
+function InTheWay({ proposal, nameOf, onLoosen }: ProposalProps) {
+  const { inTheWay } = proposal.answer;
+  const [first] = inTheWay;
+  if (!first) return null;
+  return (
+    <>
+      <p className="mt-1">{LOOSEN_WORDS[first.enough]}</p>
+      <ul className="mt-1 space-y-1">
+        {inTheWay.map((obstacle) => {
+          const [words, action] = obstacleWords(obstacle, nameOf);
+          return (
+            <li key={keyOf(obstacle)} className="flex items-center justify-between gap-2">
+              <span>• {words}</span>
+              <Button
+                className="shrink-0 !px-3"
+                onClick={() => onLoosen([obstacle])}
+                aria-label={`${action}: ${words}, and balance again`}
+              >
+                {action}
+              </Button>
+            </li>
+          );
+        })}
+      </ul>
+      {first.enough === 'together' && (
+        <Button className="mt-1.5 w-full" onClick={() => onLoosen(inTheWay)}>
+          Let all of them go
+        </Button>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,81 @@
+'use client';
+
+import { useState } from 'react';
+import { useHotkeys } from 'react-hotkeys-hook';
+import { GRAMS } from '@/ui/parse-amount';
+import type { MaterialView } from './material-card';
+import type { Balancing } from './use-balancing';
+import type { OpenFormula } from './use-formula';
+
+const nextView: Record<MaterialView, MaterialView> = { curve: 'map', day: 'map', map: 'curve' };
+
+/**
+ * The bench by keyboard. Arrows choose a row, + and − nudge it, L locks it, Delete takes it out; the rest acts on the whole.
+ *
+ * @param free no sheet lies over the bench
+ * @returns key of the chosen row
+ */
+export function useBenchKeys(
+  formula: OpenFormula,
+  balancing: Balancing,
+  actions: {
+    readonly free: boolean;
+    readonly save: () => void;
+    readonly add: () => void;
+    readonly shortcuts: () => void;
+    readonly view: MaterialView;
+    readonly onView: (view: MaterialView) => void;
+  },
+): string | undefined {
+  const { draft, edit, undo, redo } = formula;
+  const [chosen, setChosen] = useState<string | undefined>();
+  const line = draft.lines.find(({ key }) => key === chosen);
+  const enabled = { enabled: actions.free };
+  const always = { ...enabled, enableOnFormTags: true, preventDefault: true };
+
+  const step = (by: number) => {
+    const at = line ? draft.lines.indexOf(line) : by > 0 ? -1 : draft.lines.length;
+    setChosen(draft.lines[Math.min(Math.max(at + by, 0), draft.lines.length - 1)]?.key);
+  };
+  const nudge = (by: number) => {
+    if (!line) return;
+    const grams = Math.min(Math.max(Math.round((line.grams + by) * 10) / 10, 0), GRAMS.most);
+    edit({ type: 'grams', key: line.key, grams });
+  };
+
+  useHotkeys('down', () => step(1), { ...enabled, preventDefault: true });
+  useHotkeys('up', () => step(-1), { ...enabled, preventDefault: true });
+  useHotkeys(['plus', 'equal', 'add'], () => nudge(1), { ...enabled, useKey: false });
+  useHotkeys(['minus', 'subtract'], () => nudge(-1), enabled);
+  useHotkeys(['shift+equal', 'shift+add'], () => nudge(10), enabled);
+  useHotkeys(['shift+minus', 'shift+subtract'], () => nudge(-10), enabled);
+  useHotkeys('l', () => line && edit({ type: 'lock', key: line.key }), enabled);
+  useHotkeys(['delete', 'backspace'], () => line && edit({ type: 'remove', key: line.key }), enabled);
+  useHotkeys(
+    'enter',
+    () => line && document.querySelector<HTMLInputElement>(`[data-key="${line.key}"] input`)?.focus(),
+    {
+      ...enabled,
+      enabled: actions.free && balancing.proposal === undefined,
+      ignoreEventWhen: (event) =>
+        event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement,
+      preventDefault: true,
+    },
+  );
+  useHotkeys('b', balancing.balance, enabled, [balancing.balance]);
+  useHotkeys('enter', balancing.accept, {
+    enabled: actions.free && balancing.proposal !== undefined,
+    ignoreEventWhen: (event) => event.target instanceof HTMLButtonElement || event.target instanceof HTMLAnchorElement,
+  });
+  useHotkeys('escape', balancing.refuse, { enabled: actions.free && balancing.proposal !== undefined });
+  useHotkeys('m', () => actions.onView(nextView[actions.view]), enabled);
+  useHotkeys('d', () => actions.onView(actions.view === 'day' ? 'curve' : 'day'), enabled);
+  useHotkeys('slash', actions.add, { ...enabled, preventDefault: true });
+  useHotkeys('u', undo, enabled);
+  useHotkeys('r', redo, enabled);
+  useHotkeys('mod+z', undo, always);
+  useHotkeys(['mod+shift+z', 'mod+y'], redo, always);
+  useHotkeys('mod+s', actions.save, { enableOnFormTags: true, preventDefault: true });
+  useHotkeys('shift+slash', actions.shortcuts, enabled);
+  return chosen;
+}

@@ -1,0 +1,65 @@
+'use client';
+
+import { proxy, type Remote, wrap } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import type { FieldMap, MapAxis } from '@/core/balance/field-map';
+import type { Formula } from '@/core/predict/formula';
+import type { MapDoor } from '@/workers/map.worker';
+
+const ROUGH = { columns: 24, rows: 18 };
+const FINE = { columns: 84, rows: 63 };
+/** Rest before the fine picture begins, ms. */
+const REST_MS = 80;
+
+/** A field, rough at once and fine a moment later, from a worker; with how far it is and a way to stop it. */
+export function useFieldMap(formula: Formula, axes: readonly [MapAxis, MapAxis]) {
+  const worker = useRef<{ thread: Worker; door: Remote<MapDoor> } | undefined>(undefined);
+  const [map, setMap] = useState<FieldMap | undefined>();
+  const [share, setShare] = useState(1);
+  const [stopped, setStopped] = useState(false);
+
+  const close = () => {
+    worker.current?.thread.terminate();
+    worker.current = undefined;
+  };
+  useEffect(() => close, []);
+
+  const question = JSON.stringify([axes, formula.lines.map(({ grams }) => grams)]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the question says all that matters of formula and axes
+  useEffect(() => {
+    let wanted = true;
+    setStopped(false);
+    if (!worker.current) {
+      const thread = new Worker(new URL('../../workers/map.worker.ts', import.meta.url), { type: 'module' });
+      worker.current = { thread, door: wrap<MapDoor>(thread) };
+    }
+    const { door } = worker.current;
+    const progress = proxy((done: number) => wanted && setShare(done));
+    const take = (found: FieldMap | undefined) => {
+      if (wanted && found) setMap(found);
+    };
+    void door.map(formula, axes, ROUGH, progress).then(take);
+    const timer = setTimeout(() => {
+      setShare(0);
+      void door.map(formula, axes, FINE, progress).then((found) => {
+        take(found);
+        if (wanted) setShare(1);
+      });
+    }, REST_MS);
+    return () => {
+      wanted = false;
+      clearTimeout(timer);
+    };
+  }, [question, formula.gates, formula.moments]);
+
+  return {
+    map,
+    share,
+    stopped,
+    stop: () => {
+      close();
+      setShare(1);
+      setStopped(true);
+    },
+  };
+}

@@ -1,0 +1,185 @@
+'use client';
+
+import Link from 'next/link';
+import { useState } from 'react';
+import { type FormulaFile, readFormula } from '@/formats/formula-file';
+import { Button } from '@/ui/button';
+import { Sheet } from '@/ui/sheet';
+import { allergens } from './cautions';
+import { type FormulaDraft, fileOf } from './formula-draft';
+import { createVariant, listVariants } from './formula-requests';
+import { QUANTITY_WORDS } from './quantity-words';
+import { useFetched } from './use-fetched';
+import { type Larder, predictDraft } from './use-formula';
+
+const keyed = (file: FormulaFile): FormulaDraft => ({
+  ...file,
+  lines: file.lines.map((line, i) => ({ ...line, key: `row-${i}` })),
+});
+
+/** One base, many children: each stores only what it does differently, follows the base, and shows which gates it keeps. */
+export function VariantsSheet({
+  id,
+  baseId,
+  draft,
+  larder,
+  onClose,
+}: {
+  id: string;
+  /** the base this formula is itself a variant of */
+  baseId: string | null;
+  draft: FormulaDraft;
+  larder: Larder;
+  onClose: () => void;
+}) {
+  const base = baseId ?? id;
+  const { data: variants, fault } = useFetched(() => listVariants(base));
+  const [name, setName] = useState('');
+  const [said, setSaid] = useState<string | undefined>();
+  const [busy, setBusy] = useState(false);
+
+  const create = async () => {
+    if (name.trim() === '') {
+      setSaid('Give the variant a name first.');
+      return;
+    }
+    setBusy(true);
+    try {
+      const child = await createVariant(base, readFormula({ ...fileOf(draft), name: name.trim() }));
+      window.location.assign(`/formulas/${child}/balance`);
+    } catch (error) {
+      setSaid((error as Error).message);
+      setBusy(false);
+    }
+  };
+
+  return (
+    <Sheet title="Variants" width="wide" onClose={onClose}>
+      <p className="mb-3 text-mute">
+        A variant keeps only what it does differently. All else follows {baseId ? 'its base' : 'this formula'}, also
+        when that changes later.
+      </p>
+      {baseId && (
+        <p className="mb-3">
+          <Link
+            href={`/formulas/${baseId}/balance`}
+            className="inline-flex min-h-11 items-center text-enamel underline"
+          >
+            Open the base
+          </Link>
+        </p>
+      )}
+      <form
+        className="mb-4 flex flex-wrap gap-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void create();
+        }}
+      >
+        <input
+          aria-label="Name of the variant"
+          placeholder="Name, like: with orange liqueur"
+          maxLength={120}
+          className="h-11 min-w-60 flex-1 rounded-lg border border-rule bg-field px-3"
+          value={name}
+          onChange={(event) => setName(event.target.value)}
+        />
+        <Button look="primary" type="submit" disabled={busy}>
+          Start a variant from this pan
+        </Button>
+      </form>
+      {(said ?? fault) && (
+        <p role="alert" className="mb-3 text-off">
+          {said ?? fault}
+        </p>
+      )}
+      {variants?.length === 0 && <p className="text-mute">No variant yet.</p>}
+      {variants && variants.length > 0 && (
+        <VariantTable
+          rows={[
+            { id: '', name: baseId ? 'this pan' : `${draft.name} (base)`, file: fileOf(draft) },
+            ...variants
+              .filter((variant) => variant.id !== id)
+              .map(({ id: key, file }) => ({ id: key, name: file.name, file })),
+          ]}
+          larder={larder}
+        />
+      )}
+    </Sheet>
+  );
+}
+
+/** All children against the base: which gates each keeps, and what else differs. */
+function VariantTable({
+  rows,
+  larder,
+}: {
+  rows: readonly { id: string; name: string; file: FormulaFile }[];
+  larder: Larder;
+}) {
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full text-[13.5px]" data-testid="variants">
+        <thead>
+          <tr className="border-rule border-b text-right text-mute">
+            <th className="py-1 text-left font-medium">variant</th>
+            <th className="text-left font-medium">gates</th>
+            {['pour', 'fridge'].map((moment) => (
+              <th key={moment} className="font-medium">
+                {moment}, Pa
+              </th>
+            ))}
+            <th className="font-medium">shine</th>
+            <th className="font-medium">aw</th>
+            <th className="font-medium">sweet</th>
+            <th className="font-medium">€/kg</th>
+            <th className="pl-3 text-left font-medium">contains</th>
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ id, name, file }) => {
+            const prediction = predictDraft(keyed(file), larder)?.prediction;
+            const at = (moment: string) => prediction?.moments.find((reading) => reading.moment.name === moment)?.state;
+            const inPan = file.lines.flatMap(({ ingredient, grams }) =>
+              grams > 0 ? (larder.get(ingredient) ?? []) : [],
+            );
+            const missed = prediction?.gates.filter(({ lands }) => !lands) ?? [];
+            return (
+              <tr key={id || 'base'} className="border-rule-soft border-b text-right">
+                <th className="py-1.5 text-left font-semibold">
+                  {id ? (
+                    <Link
+                      href={`/formulas/${id}/balance`}
+                      className="inline-flex min-h-11 items-center text-enamel underline"
+                    >
+                      {name}
+                    </Link>
+                  ) : (
+                    name
+                  )}
+                </th>
+                <td className={`text-left ${missed.length > 0 ? 'text-off' : 'text-enamel'}`}>
+                  {prediction === undefined
+                    ? 'empty pan'
+                    : missed.length === 0
+                      ? `all ${prediction.gates.length} ✓`
+                      : `✕ ${missed.map(({ quantity }) => QUANTITY_WORDS[quantity].short).join(', ')}`}
+                </td>
+                {['pour', 'fridge'].map((moment) => (
+                  <td key={moment} className="read">
+                    {at(moment) ? Math.round(at(moment)?.flow.resistancePa ?? 0) : '–'}
+                  </td>
+                ))}
+                <td className="read">{at('pour')?.shine.toFixed(0) ?? '–'}</td>
+                <td className="read">{prediction?.asKept.waterActivity.toFixed(2) ?? '–'}</td>
+                <td className="read">{prediction?.taste.sweetness.toFixed(0) ?? '–'}</td>
+                <td className="read">{prediction?.costEurPerKg.toFixed(2) ?? '–'}</td>
+                <td className="pl-3 text-left text-mute">{allergens(inPan).join(', ') || 'no declared allergen'}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}

@@ -1,0 +1,140 @@
+'use client';
+
+import { Scale } from 'lucide-react';
+import { BALANCE_GOALS, type BalanceGoal } from '@/core/balance/goal';
+import type { Prediction } from '@/core/predict/formula';
+import type { Doubt } from '@/core/predict/monte-carlo';
+import { Button, Key } from '@/ui/button';
+import type { FormulaDraft } from './formula-draft';
+import { ProposalCard } from './proposal-card';
+import type { Balancing } from './use-balancing';
+import { verdict } from './verdict';
+
+const GOAL_WORDS: Record<BalanceGoal, string> = {
+  close: 'keep close',
+  cheapest: 'cheapest',
+  leastSugar: 'least sugar',
+  bestShine: 'best shine',
+  mostRobust: 'most robust',
+};
+
+/** Does it land, how likely, what to press, and what is proposed. */
+export function VerdictHead({
+  draft,
+  prediction,
+  proposed,
+  doubt,
+  balancing,
+  justBalanced,
+  nameOf,
+  household,
+  onHousehold,
+}: {
+  draft: FormulaDraft;
+  prediction: Prediction;
+  /** with the grams of the proposal */
+  proposed: Prediction | undefined;
+  doubt: Doubt | undefined;
+  balancing: Balancing;
+  /** the last step put a proposal into the pan */
+  justBalanced: boolean;
+  nameOf: (ingredient: string) => string;
+  /** whether to round to cups and spoons; nothing where the cook shows none */
+  household: boolean | undefined;
+  onHousehold: (household: boolean) => void;
+}) {
+  const { goal, setGoal, proposal, busy } = balancing;
+  const next = BALANCE_GOALS[(BALANCE_GOALS.indexOf(goal) + 1) % BALANCE_GOALS.length] as BalanceGoal;
+  return (
+    <section aria-label="Verdict" className="px-4 pt-3 pb-2">
+      <p
+        aria-live="polite"
+        className="font-head text-[1.3rem] leading-[1.25] font-semibold text-pretty"
+        data-testid="verdict"
+      >
+        {verdict(prediction, draft.use).map((part) => (
+          <span key={part.text} className={part.off ? 'text-off' : ''}>
+            {part.text}
+            {part.text.endsWith(' ') ? '' : ' '}
+          </span>
+        ))}
+      </p>
+      {prediction.gates.length > 0 && <Chance doubt={doubt} />}
+      <div className="mt-2 mb-1 flex gap-1.5">
+        <Button
+          look="primary"
+          className="min-h-12 flex-1 !px-2 text-[1.05rem]"
+          onClick={balancing.balance}
+          disabled={busy || prediction.gates.length === 0}
+        >
+          <Scale size={19} aria-hidden="true" /> {busy ? 'Balancing…' : 'Balance it'} <Key>B</Key>
+        </Button>
+        <select
+          aria-label="What the balance is after"
+          className="min-h-12 max-w-28 rounded-lg border border-rule bg-field px-1 text-[13.5px]"
+          value={goal}
+          onChange={(event) => setGoal(event.target.value as BalanceGoal)}
+        >
+          {BALANCE_GOALS.map((each) => (
+            <option key={each} value={each}>
+              {GOAL_WORDS[each]}
+            </option>
+          ))}
+        </select>
+      </div>
+      {household !== undefined && goal === 'close' && (
+        <label className="flex min-h-11 items-center gap-2 text-[13.5px]">
+          <input
+            type="checkbox"
+            className="size-5 accent-enamel"
+            checked={household}
+            onChange={(event) => onHousehold(event.target.checked)}
+          />
+          round to whole spoons and quarter cups
+        </label>
+      )}
+      {proposal ? (
+        <ProposalCard
+          proposal={proposal}
+          draft={draft}
+          now={prediction}
+          then={proposed}
+          nameOf={nameOf}
+          onAccept={balancing.accept}
+          onRefuse={balancing.refuse}
+          onAgain={() => balancing.tryGoal(next)}
+          onLoosen={balancing.loosen}
+        />
+      ) : justBalanced ? (
+        <p role="status" className="mb-1 text-[13px] text-mute" data-testid="outcome">
+          Balanced. Undo brings the old grams back.
+        </p>
+      ) : (
+        <p className="mb-1 text-[13px] text-mute">{whatMoves(draft, prediction, nameOf)}</p>
+      )}
+    </section>
+  );
+}
+
+/** What pressing Balance would move. */
+function whatMoves(draft: FormulaDraft, prediction: Prediction, nameOf: (ingredient: string) => string): string {
+  if (prediction.gates.length === 0) return 'There is no gate to bring it through yet.';
+  const free = draft.lines.filter((line) => !line.locked).length;
+  if (free === 0) return 'Every row is locked: unlock one to let it move.';
+  const locked = draft.lines.filter((line) => line.locked).map((line) => nameOf(line.ingredient));
+  return `Moves ${free === 1 ? 'one row' : `${free} rows`} as little as possible.${
+    locked.length > 0 ? ` Locked: ${locked.join(', ')}.` : ''
+  }`;
+}
+
+/** How many of a hundred such batches would land, all doubts together. */
+function Chance({ doubt }: { doubt: Doubt | undefined }) {
+  return (
+    <p className="mt-2 flex items-baseline gap-2" data-testid="chance">
+      <span className={`read text-[1.35rem] ${doubt ? '' : 'text-mute'}`}>
+        {doubt ? `${Math.round(100 * doubt.chance)}\u202f%` : '…'}
+      </span>
+      <span className="text-[13px] leading-tight text-mute">chance to land: scale, packs and the model in doubt</span>
+    </p>
+  );
+}
