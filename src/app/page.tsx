@@ -8,7 +8,8 @@ export const dynamic = 'force-dynamic';
 
 export default async function FormulasPage() {
   const { db } = await sharedDatabase();
-  const larder = new Map((await listIngredients(db)).map((ingredient) => [ingredient.id, ingredient]));
+  const ingredients = await listIngredients(db);
+  const larder = new Map(ingredients.map((ingredient) => [ingredient.id, ingredient]));
   const formulas = (await listFormulas(db)).map((formula) => summarise(formula, larder));
-  return <LibraryScreen formulas={formulas} />;
+  return <LibraryScreen formulas={formulas} ingredients={ingredients} />;
 }

@@ -205,6 +205,29 @@ export function readFormula(value: unknown): FormulaFile {
   throw new FormulaFileError(reasons.join('; '));
 }
 
+/** Most formulas a library file may hold. */
+const MOST_FORMULAS = 2000;
+
+/**
+ * Reads one formula, a list of them, or a whole library file (`dark-pour/library`).
+ *
+ * @throws {FormulaFileError} naming which of them, where and why
+ */
+export function readFormulas(value: unknown): FormulaFile[] {
+  const isLibrary =
+    value !== null && typeof value === 'object' && 'format' in value && value.format === 'dark-pour/library';
+  const list = isLibrary ? (value as { formulas?: unknown }).formulas : value;
+  if (!Array.isArray(list)) return [readFormula(list)];
+  if (list.length > MOST_FORMULAS) throw new FormulaFileError(`${list.length} formulas are too many for one file`);
+  return list.map((each, i) => {
+    try {
+      return readFormula(each);
+    } catch (error) {
+      throw new FormulaFileError(`formula ${i + 1}: ${(error as Error).message}`);
+    }
+  });
+}
+
 /**
  * Reads the text of a formula file.
  *

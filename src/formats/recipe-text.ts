@@ -5,6 +5,8 @@ import { LONGEST_NAME } from './ingredient';
 
 /** One line of a recipe as read: how much of what, and which ingredient of the larder it may be. */
 export interface RecipeRow {
+  /** place among the lines read, from 1 */
+  readonly line: number;
   readonly raw: string;
   readonly name: string;
   readonly form: string | undefined;
@@ -152,7 +154,7 @@ export function readRecipeText(text: string, larder: readonly Ingredient[]): Rec
     .split(/\r?\n/)
     .map((line) => line.trim().replace(/^[-*•–]\s*/, ''))
     .filter((line) => line !== '')
-    .map((raw): RecipeRow => {
+    .map((raw, i): RecipeRow => {
       const taken = takeAmount(raw);
       const afterAmount = (taken?.rest ?? raw).trim();
       const unit = taken && UNITS.find(([pattern]) => pattern.test(afterAmount));
@@ -162,7 +164,7 @@ export function readRecipeText(text: string, larder: readonly Ingredient[]): Rec
       const form = how.join(', ').slice(0, 40) || undefined;
       const said = { words: wordsOf(name), after: wordsOf(form ?? ''), unit: unit?.[1] };
       const { found, sure } = candidatesFor(name, said, larder, forgiving);
-      const row = { raw, name, form, amount: taken?.amount, unit: unit?.[1], candidates: found };
+      const row = { line: i + 1, raw, name, form, amount: taken?.amount, unit: unit?.[1], candidates: found };
       const grams = found[0] && gramsOfRow(row, found[0]);
       return { ...row, grams, sure: sure && grams !== undefined };
     });

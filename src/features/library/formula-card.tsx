@@ -1,4 +1,4 @@
-import { Copy, Trash2 } from 'lucide-react';
+import { Archive, ArchiveRestore, Copy, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { Button } from '@/ui/button';
 import { grams } from '@/ui/format';
@@ -9,13 +9,15 @@ import type { FormulaSummary } from './formula-summary';
 export function FormulaCard({
   formula,
   onCopy,
+  onArchive,
   onDelete,
 }: {
   formula: FormulaSummary;
   onCopy: () => void;
+  onArchive: () => void;
   onDelete: () => void;
 }) {
-  const { id, name, use, batchG, rows, predicted } = formula;
+  const { id, name, use, batchG, rows, predicted, tags, archived, isVariant } = formula;
   return (
     <li className="flex flex-col rounded-xl border border-rule bg-sheet focus-within:border-mute hover:border-mute">
       <Link href={`/formulas/${id}/balance`} className="flex min-w-0 flex-1 gap-4 rounded-xl px-4 pt-3 pb-2">
@@ -34,16 +36,28 @@ export function FormulaCard({
         </span>
         <span className="min-w-0">
           <span className="line-clamp-2 font-head text-[1.1rem] leading-snug font-semibold">{name}</span>
-          <span className="block text-mute">{use}</span>
+          <span className="block text-mute">
+            {use}
+            {isVariant && ' · variant'}
+          </span>
           <span className="read block text-[0.85rem] text-mute">
             {grams(batchG)} g, {rows} {rows === 1 ? 'row' : 'rows'}
           </span>
+          {tags.length > 0 && <span className="block truncate text-[13px] text-enamel">{tags.join(', ')}</span>}
         </span>
       </Link>
       <div className="flex items-center border-rule-soft border-t pr-1 pl-4">
         <Standing predicted={predicted} />
         <Button look="bare" className="!px-3" onClick={onCopy} aria-label={`Copy ${name}`}>
           <Copy size={17} aria-hidden="true" />
+        </Button>
+        <Button
+          look="bare"
+          className="!px-3"
+          onClick={onArchive}
+          aria-label={archived ? `Take ${name} out of the archive` : `Put ${name} into the archive`}
+        >
+          {archived ? <ArchiveRestore size={17} aria-hidden="true" /> : <Archive size={17} aria-hidden="true" />}
         </Button>
         <Button look="bare" className="!px-3" onClick={onDelete} aria-label={`Delete ${name}`}>
           <Trash2 size={17} aria-hidden="true" />

@@ -16,6 +16,11 @@ export async function copyFormula(id: string): Promise<string> {
   return createFormula({ ...(file as unknown as FormulaFileInput), name });
 }
 
+/** Puts a formula away, or takes it out again. */
+export async function archiveFormula(id: string, archived: boolean): Promise<void> {
+  await askServer(`/api/formulas/${id}/archive`, 'PUT', { archived });
+}
+
 export async function deleteFormula(id: string): Promise<void> {
   await askServer(`/api/formulas/${id}`, 'DELETE');
 }

@@ -11,6 +11,9 @@ export interface FormulaSummary {
   /** what it is for, as a cook says it */
   readonly use: string;
   readonly note: string;
+  readonly tags: readonly string[];
+  readonly archived: boolean;
+  readonly isVariant: boolean;
   readonly batchG: number;
   readonly rows: number;
   /** nothing predicted while the pan is empty or an ingredient is unknown */
@@ -29,7 +32,7 @@ export interface FormulaSummary {
 }
 
 /** Sums a formula up for the list: its colour, its puddle at the pour and whether it lands. */
-export function summarise({ id, file }: StoredFormula, larder: LarderComposition): FormulaSummary {
+export function summarise({ id, file, archived, baseId }: StoredFormula, larder: LarderComposition): FormulaSummary {
   const names = file.lines.map(({ ingredient }) => file.ingredients[ingredient]?.name ?? larder.get(ingredient)?.name);
   const prediction = names.includes(undefined) ? undefined : predictFormula(resolveFormula(file, larder));
   const use = findUse(file.use)?.name ?? file.use ?? 'No use set';
@@ -39,6 +42,9 @@ export function summarise({ id, file }: StoredFormula, larder: LarderComposition
     name: file.name,
     use,
     note: file.note ?? '',
+    tags: file.tags ?? [],
+    archived,
+    isVariant: baseId !== null,
     batchG: file.lines.reduce((sum, line) => sum + line.grams, 0),
     rows: file.lines.length,
     predicted: prediction && {
@@ -49,6 +55,6 @@ export function summarise({ id, file }: StoredFormula, larder: LarderComposition
       gates: prediction.gates.length,
       missed: prediction.gates.filter((gate) => !gate.lands).length,
     },
-    words: [file.name, use, file.note, ...names].join(' '),
+    words: [file.name, use, file.note, ...(file.tags ?? []), ...names].join(' '),
   };
 }

@@ -1,27 +1,50 @@
 'use client';
 
 import Fuse from 'fuse.js';
-import { FileUp, Plus, Search } from 'lucide-react';
+import { ClipboardPaste, FileDown, FileUp, Plus, Search } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { type ChangeEvent, useMemo, useRef, useState, useTransition } from 'react';
-import { LARGEST_FILE_BYTES, parseFormulaText, readFormula } from '@/formats/formula-file';
+import { type FormulaFileInput, LARGEST_FILE_BYTES, parseFormulaText, readFormulas } from '@/formats/formula-file';
+import type { Ingredient } from '@/formats/ingredient';
+import { findRecipe } from '@/formats/recipe-json-ld';
 import { Button } from '@/ui/button';
 import { TopBar } from '@/ui/top-bar';
 import { FormulaCard } from './formula-card';
-import { copyFormula, createFormula, deleteFormula, restoreFormula } from './formula-requests';
+import { archiveFormula, copyFormula, createFormula, deleteFormula, restoreFormula } from './formula-requests';
 import type { FormulaSummary } from './formula-summary';
 import { NewFormulaDialog } from './new-formula-dialog';
+import { RecipeSheet } from './recipe-sheet';
+
+/** The choice that shows what was put away. */
+const ARCHIVE = '\u0000archive';
 
 /** The list of formulas: search, open, copy, delete with undo, begin anew, read a file. */
-export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[] }) {
+export function LibraryScreen({
+  formulas: all,
+  ingredients,
+}: {
+  formulas: readonly FormulaSummary[];
+  ingredients: readonly Ingredient[];
+}) {
   const router = useRouter();
   const [query, setQuery] = useState('');
+  const [tag, setTag] = useState('');
+  const [recipe, setRecipe] = useState<string | undefined>();
   const [isNew, setIsNew] = useState(false);
   const [deleted, setDeleted] = useState<{ id: string; name: string } | undefined>();
   const [fault, setFault] = useState<string | undefined>();
   const [pending, startTransition] = useTransition();
   const fileInput = useRef<HTMLInputElement>(null);
 
+  const archived = all.filter((formula) => formula.archived).length;
+  const tags = useMemo(() => [...new Set(all.flatMap((formula) => formula.tags))].sort(), [all]);
+  const formulas = useMemo(
+    () =>
+      all.filter((formula) =>
+        tag === ARCHIVE ? formula.archived : !formula.archived && (tag === '' || formula.tags.includes(tag)),
+      ),
+    [all, tag],
+  );
   const index = useMemo(
     () => new Fuse(formulas, { keys: ['words'], threshold: 0.3, ignoreLocation: true, minMatchCharLength: 2 }),
     [formulas],
@@ -46,10 +69,22 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
     void attempt(async () => {
       if (file.size > LARGEST_FILE_BYTES)
         throw new Error(`${file.name} is over 5 MB; a formula file is a few kilobytes.`);
+      const text = await file.text();
+      if (!/\.json$/i.test(file.name)) {
+        setRecipe(text);
+        return;
+      }
       try {
-        open(
-          await createFormula(readFormula(parseFormulaText(await file.text())) as Parameters<typeof createFormula>[0]),
-        );
+        const value = parseFormulaText(text);
+        if (findRecipe(value)) {
+          setRecipe(text);
+          return;
+        }
+        const read = readFormulas(value);
+        const ids: string[] = [];
+        for (const formula of read) ids.push(await createFormula(formula as FormulaFileInput));
+        if (ids.length === 1) open(ids[0] as string);
+        else refresh();
       } catch (error) {
         throw new Error(`${file.name} could not be read as a formula: ${(error as Error).message}`);
       }
@@ -69,7 +104,7 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
         <input
           ref={fileInput}
           type="file"
-          accept=".json,application/json"
+          accept=".json,.jsonld,.csv,.txt,application/json"
           className="hidden"
           onChange={readFile}
           data-testid="formula-file"
@@ -79,7 +114,7 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
       <main className="mx-auto max-w-[1240px] px-5 pt-6 pb-28">
         <div className="mb-5 flex flex-wrap items-center gap-3">
           <h1 className="mr-auto text-[1.9rem]">Formulas</h1>
-          {formulas.length > 0 && (
+          {all.length > 0 && (
             <label className="relative block w-full max-w-xs">
               <span className="sr-only">Search the formulas</span>
               <Search size={18} className="absolute top-3 left-3 text-mute" aria-hidden="true" />
@@ -92,6 +127,33 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
               />
             </label>
           )}
+          {(tags.length > 0 || archived > 0) && (
+            <select
+              aria-label="Show"
+              className="h-11 rounded-lg border border-rule bg-field px-2"
+              value={tag}
+              onChange={(event) => setTag(event.target.value)}
+            >
+              <option value="">all</option>
+              {tags.map((each) => (
+                <option key={each} value={each}>
+                  {each}
+                </option>
+              ))}
+              {archived > 0 && <option value={ARCHIVE}>archive ({archived})</option>}
+            </select>
+          )}
+          <Button onClick={() => setRecipe('')}>
+            <ClipboardPaste size={17} aria-hidden="true" /> From a recipe
+          </Button>
+          {all.length > 0 && (
+            <a
+              href="/api/library"
+              className="inline-flex min-h-11 items-center gap-2 rounded-lg border border-rule bg-sheet px-4 font-medium hover:border-mute"
+            >
+              <FileDown size={17} aria-hidden="true" /> All as a file
+            </a>
+          )}
           <Button look="primary" onClick={() => setIsNew(true)}>
             <Plus size={18} aria-hidden="true" /> New formula
           </Button>
@@ -101,7 +163,7 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
             {fault}
           </p>
         )}
-        {formulas.length === 0 ? (
+        {all.length === 0 ? (
           <EmptyLibrary onNew={() => setIsNew(true)} onFile={() => fileInput.current?.click()} />
         ) : found.length === 0 ? (
           <p className="py-10 text-mute">
@@ -117,6 +179,12 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
                 key={formula.id}
                 formula={formula}
                 onCopy={() => void attempt(async () => open(await copyFormula(formula.id)))}
+                onArchive={() =>
+                  void attempt(async () => {
+                    await archiveFormula(formula.id, !formula.archived);
+                    refresh();
+                  })
+                }
                 onDelete={() =>
                   void attempt(async () => {
                     await deleteFormula(formula.id);
@@ -151,6 +219,14 @@ export function LibraryScreen({ formulas }: { formulas: readonly FormulaSummary[
             Close
           </Button>
         </div>
+      )}
+      {recipe !== undefined && (
+        <RecipeSheet
+          start={recipe}
+          ingredients={ingredients}
+          onClose={() => setRecipe(undefined)}
+          onCreate={async (formula) => open(await createFormula(formula))}
+        />
       )}
       <NewFormulaDialog
         open={isNew}

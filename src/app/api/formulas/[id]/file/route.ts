@@ -1,19 +1,40 @@
-import { NextResponse } from 'next/server';
+import { writeFormulaCsv } from '@/formats/formula-csv';
+import type { FormulaFile } from '@/formats/formula-file';
+import { recipeJsonLd } from '@/formats/recipe-json-ld';
 import { sharedDatabase } from '@/server/db/database';
 import { answering, RequestError } from '@/server/read-request';
 import { findFormula } from '@/server/repositories/formulas';
+import { listIngredients } from '@/server/repositories/larder';
 
-/** The formula as a file in the open format. */
-export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
+const json = (value: unknown) => `${JSON.stringify(value, null, 2)}\n`;
+
+/** The open formats a formula goes out in, by the name asked for. */
+const FORMATS: Record<
+  string,
+  { type: string; ending: string; write: (file: FormulaFile, nameOf: (id: string) => string) => string }
+> = {
+  formula: { type: 'application/json', ending: 'json', write: json },
+  recipe: { type: 'application/ld+json', ending: 'jsonld', write: (file, nameOf) => json(recipeJsonLd(file, nameOf)) },
+  csv: { type: 'text/csv', ending: 'csv', write: writeFormulaCsv },
+};
+
+/** The formula as a file: in its own open format, as a schema.org Recipe (`?as=recipe`), or its rows as CSV (`?as=csv`). */
+export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   return answering(async () => {
+    const as = new URL(request.url).searchParams.get('as') ?? 'formula';
+    const format = Object.hasOwn(FORMATS, as) ? FORMATS[as] : undefined;
+    if (!format) throw new RequestError(404, 'There is no such format: formula, recipe or csv.');
     const { db } = await sharedDatabase();
     const formula = await findFormula(db, (await params).id);
     if (!formula) throw new RequestError(404, 'This formula was deleted, or never was here.');
-    const fileName = `${formula.file.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.json`;
-    return new NextResponse(`${JSON.stringify(formula.file, null, 2)}\n`, {
+    const { file } = formula;
+    const names = new Map((await listIngredients(db)).map(({ id, name }) => [id, name]));
+    const nameOf = (id: string) => file.ingredients[id]?.name ?? names.get(id) ?? id;
+    const fileName = `${file.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.${format.ending}`;
+    return new Response(format.write(file, nameOf), {
       headers: {
-        'content-type': 'application/json; charset=utf-8',
-        'content-disposition': `attachment; filename="formula.json"; filename*=UTF-8''${encodeURIComponent(fileName)}`,
+        'content-type': `${format.type}; charset=utf-8`,
+        'content-disposition': `attachment; filename="formula.${format.ending}"; filename*=UTF-8''${encodeURIComponent(fileName)}`,
       },
     });
   });

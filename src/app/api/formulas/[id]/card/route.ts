@@ -1,0 +1,20 @@
+import { benchCard } from '@/features/card/bench-card';
+import { cardPdf } from '@/features/card/card-pdf';
+import { sharedDatabase } from '@/server/db/database';
+import { answering, RequestError } from '@/server/read-request';
+import { findFormula } from '@/server/repositories/formulas';
+import { listIngredients } from '@/server/repositories/larder';
+
+/** The bench card of a formula as a PDF. */
+export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
+  return answering(async () => {
+    const { db } = await sharedDatabase();
+    const formula = await findFormula(db, (await params).id);
+    if (!formula) throw new RequestError(404, 'This formula was deleted, or never was here.');
+    const larder = new Map((await listIngredients(db)).map((each) => [each.id, each]));
+    const pdf = await cardPdf(benchCard(formula.file, larder, 'grams'));
+    return new Response(new Uint8Array(pdf), {
+      headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="bench-card.pdf"' },
+    });
+  });
+}

@@ -1,0 +1,19 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { CardPage } from '@/features/card/card-page';
+import { sharedDatabase } from '@/server/db/database';
+import { findFormula } from '@/server/repositories/formulas';
+import { listIngredients } from '@/server/repositories/larder';
+
+export const dynamic = 'force-dynamic';
+export const metadata: Metadata = { title: 'Bench card' };
+
+export default async function BenchCardPage({ params }: { params: Promise<{ id: string }> }) {
+  const { id } = await params;
+  const { db } = await sharedDatabase();
+  const formula = await findFormula(db, id);
+  if (!formula) notFound();
+  const used = new Set(formula.file.lines.map(({ ingredient }) => ingredient));
+  const ingredients = (await listIngredients(db)).filter((each) => used.has(each.id));
+  return <CardPage id={id} file={formula.file} ingredients={ingredients} />;
+}

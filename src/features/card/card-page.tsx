@@ -1,0 +1,90 @@
+'use client';
+
+import { Printer } from 'lucide-react';
+import Link from 'next/link';
+import type { FormulaFile } from '@/formats/formula-file';
+import type { Ingredient } from '@/formats/ingredient';
+import { Button } from '@/ui/button';
+import { useMeasureSystem } from '@/ui/use-measure-system';
+import { benchCard } from './bench-card';
+
+/** The bench card: one page, black on white, on screen as on paper. */
+export function CardPage({
+  id,
+  file,
+  ingredients,
+}: {
+  id: string;
+  file: FormulaFile;
+  ingredients: readonly Ingredient[];
+}) {
+  const [system] = useMeasureSystem();
+  const card = benchCard(file, new Map(ingredients.map((each) => [each.id, each])), system);
+  return (
+    <main className="mx-auto max-w-[760px] bg-white px-8 py-6 text-black">
+      <div className="no-print mb-6 flex flex-wrap gap-2 text-ink">
+        <Button look="primary" onClick={() => window.print()}>
+          <Printer size={17} aria-hidden="true" /> Print
+        </Button>
+        <a
+          href={`/api/formulas/${id}/card`}
+          className="inline-flex min-h-11 items-center rounded-lg border border-[#c9d2d4] px-4 font-medium text-black"
+        >
+          PDF
+        </a>
+        <Link
+          href={`/formulas/${id}/balance`}
+          className="inline-flex min-h-11 items-center rounded-lg border border-[#c9d2d4] px-4 font-medium text-black"
+        >
+          Back to the bench
+        </Link>
+      </div>
+      <h1 className="text-[1.8rem]">{card.name}</h1>
+      {card.note && <p className="mb-2">{card.note}</p>}
+      <table className="mt-3 w-full">
+        {card.stages.map(({ title, rows }) => (
+          <tbody key={`${title} ${rows[0]?.name}`}>
+            {title && (
+              <tr>
+                <th colSpan={4} className="border-black border-b pt-3 text-left font-semibold">
+                  {title}
+                </th>
+              </tr>
+            )}
+            {rows.map((row) => (
+              <tr key={`${row.name} ${row.grams} ${row.how}`} className="border-[#999] border-b">
+                <td className="read w-24 py-1.5 text-right text-[1.1rem]">{row.grams}</td>
+                <td className="read w-24 px-3 text-[0.9rem]">{row.measure}</td>
+                <td className="font-semibold">{row.name}</td>
+                <td>{row.how}</td>
+              </tr>
+            ))}
+          </tbody>
+        ))}
+      </table>
+      <p className="mt-2 font-semibold">{card.total}</p>
+      <h2 className="mt-5 text-[1.15rem]">What it will be like</h2>
+      <ul>
+        {card.moments.map(({ name, at, like }) => (
+          <li key={name}>
+            <strong>{name}</strong> ({at}): {like}
+          </li>
+        ))}
+      </ul>
+      <h2 className="mt-4 text-[1.15rem]">Gates</h2>
+      <ul>
+        {card.gates.map((gate) => (
+          <li key={gate}>{gate}</li>
+        ))}
+      </ul>
+      <p className="mt-4">
+        Contains <strong>{card.allergens}</strong>.
+      </p>
+      <ul className="mt-2 text-[13px]">
+        {card.cautions.map((caution) => (
+          <li key={caution}>{caution}</li>
+        ))}
+      </ul>
+    </main>
+  );
+}

@@ -1,0 +1,63 @@
+import { Document, Page, renderToBuffer, StyleSheet, Text, View } from '@react-pdf/renderer';
+import type { BenchCard } from './bench-card';
+
+const styles = StyleSheet.create({
+  page: { padding: 40, fontSize: 10.5, fontFamily: 'Helvetica' },
+  title: { fontSize: 20, fontFamily: 'Helvetica-Bold', marginBottom: 6 },
+  heading: { fontSize: 12, fontFamily: 'Helvetica-Bold', marginTop: 12, marginBottom: 3 },
+  row: { flexDirection: 'row', borderBottomWidth: 0.5, borderColor: '#999', paddingVertical: 3 },
+  grams: { width: 64, textAlign: 'right', fontFamily: 'Courier-Bold' },
+  measure: { width: 80, paddingLeft: 10, fontSize: 9 },
+  name: { flex: 1, fontFamily: 'Helvetica-Bold' },
+  how: { width: 130 },
+  small: { fontSize: 9, marginTop: 2 },
+});
+
+/** Signs the standard fonts of a PDF do not have, written out. */
+const FRACTIONS: Readonly<Record<string, string>> = { '⅓': '1/3', '⅔': '2/3', '⅛': '1/8' };
+const plain = (text: string) =>
+  text
+    .replace(/[\u202f\u00a0]/g, ' ')
+    .replace(/[⅓⅔⅛]/g, (sign) => FRACTIONS[sign] ?? sign)
+    .replaceAll('✓', 'in ')
+    .replaceAll('✕', 'OUT');
+
+/** A bench card as a PDF of one page. */
+export function cardPdf(card: BenchCard): Promise<Buffer> {
+  return renderToBuffer(
+    <Document title={card.name}>
+      <Page size="A4" style={styles.page}>
+        <Text style={styles.title}>{plain(card.name)}</Text>
+        {card.note !== '' && <Text>{plain(card.note)}</Text>}
+        {card.stages.map(({ title, rows }) => (
+          <View key={`${title} ${rows[0]?.name}`}>
+            {title !== '' && <Text style={styles.heading}>{title}</Text>}
+            {rows.map((row) => (
+              <View key={`${row.name} ${row.grams} ${row.how}`} style={styles.row}>
+                <Text style={styles.grams}>{plain(row.grams)}</Text>
+                <Text style={styles.measure}>{plain(row.measure)}</Text>
+                <Text style={styles.name}>{plain(row.name)}</Text>
+                <Text style={styles.how}>{plain(row.how)}</Text>
+              </View>
+            ))}
+          </View>
+        ))}
+        <Text style={styles.small}>{plain(card.total)}</Text>
+        <Text style={styles.heading}>What it will be like</Text>
+        {card.moments.map(({ name, at, like }) => (
+          <Text key={name}>{plain(`${name} (${at}): ${like}`)}</Text>
+        ))}
+        <Text style={styles.heading}>Gates</Text>
+        {card.gates.map((gate) => (
+          <Text key={gate}>{plain(gate)}</Text>
+        ))}
+        <Text style={styles.heading}>Contains {plain(card.allergens)}</Text>
+        {card.cautions.map((caution) => (
+          <Text key={caution} style={styles.small}>
+            {plain(caution)}
+          </Text>
+        ))}
+      </Page>
+    </Document>,
+  );
+}
