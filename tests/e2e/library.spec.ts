@@ -81,7 +81,8 @@ test('a formula goes out as a file and comes back; files that are none are refus
 }) => {
   const id = await openFormula(page, { name: 'Leat file' });
   const download = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'File' }).click();
+  await page.getByRole('button', { name: 'More of this formula' }).click();
+  await page.getByRole('menuitem', { name: 'Formula file (JSON)' }).click();
   const path = await (await download).path();
   await page.goto('/');
   await page.getByTestId('formula-file').setInputFiles(path);

@@ -6,6 +6,8 @@ test('the doubt is drawn in full and the chance to land told', async ({ page, si
   await expect(page.locator('[data-measure=gate-0]')).toContainText('8 in 10');
   const before = await page.getByTestId('chance').textContent();
   await page.keyboard.press('b');
+  await expect(page.getByTestId('outcome')).toContainText('This would land');
+  await page.keyboard.press('Enter');
   await expect(page.getByTestId('outcome')).toContainText('Balanced');
   await expect(page.getByTestId('chance')).toContainText(/\d+\u202f%/);
   await expect(page.getByTestId('chance')).not.toHaveText(before ?? '');
@@ -27,6 +29,7 @@ test('measures stand beside grams, are typed, and are balanced to', async ({ pag
   expect((await kept(page, id)).file.lines[0]?.grams).toBeCloseTo(251.25, 2);
   await page.getByRole('checkbox', { name: /whole spoons/ }).check();
   await page.getByRole('button', { name: /Balance it/ }).click();
+  await page.getByRole('button', { name: /Accept/ }).click();
   await expect(page.getByTestId('outcome')).toContainText('Balanced');
   await expect(page.getByTestId('verdict')).not.toContainText('too');
   await expect(page.getByTestId('save-state')).toHaveText('Saved');

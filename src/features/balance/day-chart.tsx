@@ -6,9 +6,9 @@ import { useMemo } from 'react';
 import { dayPath } from '@/core/predict/day-path';
 import type { Prediction } from '@/core/predict/formula';
 import { chartNonce } from '@/ui/chart-nonce';
+import { momentTitle } from '@/ui/cook-words';
 import { celsius, hours, significant } from '@/ui/format';
 import { LANDMARKS, nearestLandmark } from '@/ui/landmarks';
-import { momentTitle } from './cook-words';
 
 const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 
@@ -58,11 +58,18 @@ export function DayChart({ prediction }: { prediction: Prediction }) {
         labels: { minWidth: 92, formatter: landmarkAt },
       },
       annotations: {
-        points: path.moments.map(({ name, hours: at, resistancePa }) => ({
+        points: path.moments.map(({ name, hours: at, resistancePa }, i) => ({
           x: along(at),
           y: Math.log10(resistancePa),
           marker: { size: 5, fillColor: '#fafcfc', strokeColor: '#182022', strokeWidth: 3 },
-          label: { text: momentTitle(name), borderColor: 'transparent', style: { background: 'transparent' } },
+          label: {
+            text: momentTitle(name),
+            // Names stand above and below in turn, so that close moments can be read.
+            offsetY: i % 2 === 0 ? 34 : 0,
+            textAnchor: i === path.moments.length - 1 ? 'end' : 'middle',
+            borderColor: 'transparent',
+            style: { background: 'transparent', fontSize: '12.5px', fontFamily: 'inherit', color: 'var(--color-ink)' },
+          },
         })),
       },
     }),

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import type { Formula, FormulaLine } from '@/core/predict/formula';
 import { sensitivity } from '@/core/predict/sensitivity';
 import { celsius, grams, significant } from '@/ui/format';
-import { POUR_ABOVE_C } from './quantity-words';
+import { POUR_ABOVE_C } from '@/ui/quantity-words';
 
 /** Changes smaller than this are not worth a word: a factor's logarithm, and steps of the other quantities. */
 const FELT_LN = 0.004;

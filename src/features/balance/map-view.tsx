@@ -5,9 +5,9 @@ import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from
 import { atAxis, axisReach, axisValue, type FieldMap, type MapAxis } from '@/core/balance/field-map';
 import type { Formula } from '@/core/predict/formula';
 import { Button } from '@/ui/button';
+import { momentTitle } from '@/ui/cook-words';
 import { grams, significant } from '@/ui/format';
-import { momentTitle } from './cook-words';
-import { QUANTITY_WORDS } from './quantity-words';
+import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { useFieldMap } from './use-field-map';
 
 const WIDTH = 560;
@@ -194,7 +194,7 @@ function Field({
         (['low', 'high'] as const).flatMap((edge) => {
           const values = gate[edge];
           const path = values && contourPath(map, values, 0);
-          return path ? [{ key: `${g}${edge}`, path, gate: formula.gates[g] }] : [];
+          return path ? [{ key: `${g}${edge}`, path, edge, gate: formula.gates[g] }] : [];
         }),
       ),
       share: map.inside.filter((value) => value >= 0).length / map.inside.length,
@@ -238,7 +238,14 @@ function Field({
           {drawn && <path d={drawn.inside} fill="var(--color-enamel)" fillOpacity={0.2} data-testid="map-inside" />}
           {drawn && <path d={drawn.risky} fill="url(#risk)" />}
           {drawn?.edges.map(({ key, path, gate }, i) => (
-            <path key={key} d={path} fill="none" stroke={LINE_COLOURS[i % LINE_COLOURS.length]} strokeWidth={1.4}>
+            <path
+              key={key}
+              d={path}
+              fill="none"
+              stroke={LINE_COLOURS[i % LINE_COLOURS.length]}
+              strokeWidth={1.4}
+              strokeDasharray={DASHES[Math.floor(i / LINE_COLOURS.length) % DASHES.length]}
+            >
               <title>{gate && `${momentTitle(gate.moment)}: ${QUANTITY_WORDS[gate.quantity].short} at its edge`}</title>
             </path>
           ))}
@@ -260,16 +267,43 @@ function Field({
           className="text-[12.5px]"
           fill="var(--color-ink)"
         >
-          {names[0]}
+          {names[0]} →
         </text>
-        <text x={14} y={TOP - 2} className="text-[12.5px]" fill="var(--color-ink)">
-          {names[1]}
+        <text
+          x={LEFT + 8}
+          y={TOP + 16}
+          className="text-[12.5px]"
+          fill="var(--color-ink)"
+          stroke="var(--color-field)"
+          strokeWidth={4}
+          paintOrder="stroke"
+        >
+          ↑ {names[1]}
         </text>
         {proposedGrams && (
           <circle {...place(proposedGrams)} r={7} fill="none" stroke="var(--color-enamel)" strokeWidth={3} />
         )}
         <circle {...dot} r={8} fill="var(--color-ink)" stroke="var(--color-sheet)" strokeWidth={2.5} />
       </svg>
+      <ul className="flex flex-wrap gap-x-4 text-[12.5px] text-mute">
+        {drawn?.edges.map(({ key, gate, edge }, i) => (
+          <li key={key} className="flex items-center gap-1.5">
+            <svg viewBox="0 0 20 4" className="h-1 w-5" aria-hidden="true">
+              <line
+                x1={0}
+                x2={20}
+                y1={2}
+                y2={2}
+                strokeWidth={2.5}
+                stroke={LINE_COLOURS[i % LINE_COLOURS.length]}
+                strokeDasharray={DASHES[Math.floor(i / LINE_COLOURS.length) % DASHES.length]}
+              />
+            </svg>
+            {gate &&
+              `${momentTitle(gate.moment)}: ${edge === 'low' ? 'least' : 'most'} ${QUANTITY_WORDS[gate.quantity].short}`}
+          </li>
+        ))}
+      </ul>
       <div className="mt-1 flex flex-wrap items-center gap-3 text-[13px]">
         <button
           type="button"
@@ -302,6 +336,7 @@ function Field({
   );
 }
 
+const DASHES = [undefined, '6 3', '2 3'];
 const LINE_COLOURS = ['var(--color-enamel)', 'var(--color-ink)', 'var(--color-near)', 'var(--color-mute)'];
 
 const axisTick = (axis: MapAxis, [from, to]: Reach, part: number) => {

@@ -4,8 +4,8 @@ import { indexDoubt, modelDoubt } from '@/core/predict/doubt';
 import type { MomentReading, Prediction } from '@/core/predict/formula';
 import type { Doubt, MomentQuantity } from '@/core/predict/monte-carlo';
 import { grams, type Quantity, significant } from '@/ui/format';
+import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';
 import { type FormulaDraft, yieldGrams } from './formula-draft';
-import { POUR_ABOVE_C, QUANTITY_WORDS } from './quantity-words';
 
 /** One measure of the verdict: value, unit, target and doubt, ready to show. */
 export interface Measure {

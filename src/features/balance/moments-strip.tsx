@@ -5,10 +5,10 @@ import type { MomentReading, Prediction } from '@/core/predict/formula';
 import { momentTests } from '@/core/predict/moment-tests';
 import type { State } from '@/core/predict/state';
 import { chocolateColour } from '@/core/shine/colour';
+import { momentTitle } from '@/ui/cook-words';
 import { celsius, hours, significant } from '@/ui/format';
 import { behaviour, nearestLandmark } from '@/ui/landmarks';
 import { Puddle } from '@/ui/puddle';
-import { momentTitle } from './cook-words';
 
 /** Hours since the batch was poured, over the whole history. */
 function age(reading: MomentReading): number {

@@ -108,7 +108,7 @@ export function Pan({
   return (
     <section aria-label="In the pan" className="px-4 pt-3 pb-6">
       <div className="flex items-center justify-between gap-3 border-rule border-b pb-2">
-        <h2 className="text-[1.2rem]">In the pan</h2>
+        <h2 className="whitespace-nowrap text-[1.2rem]">In the pan</h2>
         <div className="flex items-center gap-2 text-[13px] text-mute">
           <NumberField
             label="Batch total, scales every row"
@@ -121,10 +121,12 @@ export function Pan({
             onLeave={pause}
             className="w-[104px]"
           />
-          <span className="read whitespace-nowrap">→ {grams(yieldG)} g yield</span>
+          <span className="read whitespace-nowrap" title="yield: less what boils off and stays in pan and bowl">
+            → {grams(yieldG)} g<span className="sr-only"> yield</span>
+          </span>
           <select
             aria-label="Shares shown as"
-            className="h-11 w-[70px] rounded-lg border border-rule bg-field px-1"
+            className="h-11 w-[58px] rounded-lg border border-rule bg-field px-1"
             value={parts}
             onChange={(event) => setParts(event.target.value as Parts)}
           >

@@ -1,10 +1,11 @@
+import type { GateReading } from '@/core/balance/gates';
 import type { Obstacle } from '@/core/balance/obstacles';
 import type { Prediction } from '@/core/predict/formula';
 import { Button, Key } from '@/ui/button';
+import { momentTitle } from '@/ui/cook-words';
 import { grams } from '@/ui/format';
-import { momentTitle } from './cook-words';
+import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import type { FormulaDraft } from './formula-draft';
-import { QUANTITY_WORDS } from './quantity-words';
 import type { BalanceOutcome } from './use-balance';
 
 const LOOSEN_WORDS: Record<Obstacle['enough'], string> = {
@@ -98,14 +99,14 @@ function Moves({ proposal, now, then, nameOf }: ProposalProps) {
   const change = total(answer.grams) - total(before.lines.map((line) => line.grams));
   return (
     <>
-      <ul className="read mt-1 text-[0.84rem]">
+      <ul className="mt-1 text-[13px]">
         {before.lines.flatMap((line, i) =>
           line.grams === answer.grams[i]
             ? []
             : [
                 <li key={line.key} className="flex justify-between gap-2">
                   <span className="truncate">{nameOf(line.ingredient)}</span>
-                  <span className="shrink-0">
+                  <span className="read shrink-0 text-[0.84rem]">
                     {grams(line.grams)} → {grams(answer.grams[i] ?? line.grams)} g
                   </span>
                 </li>,
@@ -121,6 +122,10 @@ function Moves({ proposal, now, then, nameOf }: ProposalProps) {
       {then && (
         <ul className="mt-1 border-rule border-t pt-1 text-[12.5px]">
           {now.gates.map((gate, i) => {
+            const titleOf = ({ moment, quantity }: GateReading) => {
+              const at = now.moments.find((reading) => reading.moment.name === moment);
+              return at ? QUANTITY_WORDS[quantity].title(at.moment) : moment;
+            };
             const after = then.gates[i];
             if (!after) return null;
             const show = (value: number) => {
@@ -130,9 +135,7 @@ function Moves({ proposal, now, then, nameOf }: ProposalProps) {
             const mark = (lands: boolean) => (lands ? '✓' : '✕');
             return (
               <li key={`${gate.moment}${gate.quantity}`} className="flex justify-between gap-2">
-                <span className="truncate text-mute">
-                  {momentTitle(gate.moment)}, {QUANTITY_WORDS[gate.quantity].short}
-                </span>
+                <span className="truncate text-mute">{titleOf(gate)}</span>
                 <span className={`shrink-0 ${after.lands ? '' : 'text-off'}`}>
                   {show(gate.value)} {mark(gate.lands)} → {show(after.value)} {mark(after.lands)}
                 </span>

@@ -1,9 +1,9 @@
 import { nutrition } from '@/core/matter/nutrition';
 import type { Prediction } from '@/core/predict/formula';
+import { momentTitle } from '@/ui/cook-words';
 import { celsius, type Quantity, stress } from '@/ui/format';
-import { momentTitle } from './cook-words';
+import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import type { PanLine } from './formula-draft';
-import { QUANTITY_WORDS } from './quantity-words';
 import type { Larder } from './use-formula';
 
 /** One thing a swap changed, before and after, ready to read. */

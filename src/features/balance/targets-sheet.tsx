@@ -7,12 +7,12 @@ import { GATE_QUANTITIES, type GateQuantity } from '@/core/balance/quantities';
 import { findUse, USES } from '@/core/balance/uses';
 import type { FileGate } from '@/formats/formula-file';
 import { Button } from '@/ui/button';
+import { momentTitle } from '@/ui/cook-words';
 import { gramsPlain } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { type AmountRules, GRAMS } from '@/ui/parse-amount';
-import { momentTitle } from './cook-words';
+import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import type { Edit, FormulaDraft } from './formula-draft';
-import { QUANTITY_WORDS } from './quantity-words';
 
 type Targets = Extract<Edit, { type: 'targets' }>;
 

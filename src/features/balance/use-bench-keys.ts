@@ -45,10 +45,11 @@ export function useBenchKeys(
 
   useHotkeys('down', () => step(1), { ...enabled, preventDefault: true });
   useHotkeys('up', () => step(-1), { ...enabled, preventDefault: true });
-  useHotkeys(['plus', 'equal', 'add'], () => nudge(1), { ...enabled, useKey: false });
-  useHotkeys(['minus', 'subtract'], () => nudge(-1), enabled);
-  useHotkeys(['shift+equal', 'shift+add'], () => nudge(10), enabled);
-  useHotkeys(['shift+minus', 'shift+subtract'], () => nudge(-10), enabled);
+  // By the place of the key, so that + is one key whether or not its sign needs Shift.
+  useHotkeys(['equal', 'numpadadd', 'bracketright'], () => nudge(1), enabled);
+  useHotkeys(['minus', 'numpadsubtract'], () => nudge(-1), enabled);
+  useHotkeys(['shift+equal', 'shift+numpadadd', 'shift+bracketright'], () => nudge(10), enabled);
+  useHotkeys(['shift+minus', 'shift+numpadsubtract'], () => nudge(-10), enabled);
   useHotkeys('l', () => line && edit({ type: 'lock', key: line.key }), enabled);
   useHotkeys(['delete', 'backspace'], () => line && edit({ type: 'remove', key: line.key }), enabled);
   useHotkeys(

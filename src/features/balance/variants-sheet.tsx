@@ -4,11 +4,11 @@ import Link from 'next/link';
 import { useState } from 'react';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';
 import { Button } from '@/ui/button';
+import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { Sheet } from '@/ui/sheet';
 import { allergens } from './cautions';
 import { type FormulaDraft, fileOf } from './formula-draft';
-import { createVariant, listVariants } from './formula-requests';
-import { QUANTITY_WORDS } from './quantity-words';
+import { createVariant, listFormulas, listVariants } from './formula-requests';
 import { useFetched } from './use-fetched';
 import { type Larder, predictDraft } from './use-formula';
 
@@ -33,7 +33,11 @@ export function VariantsSheet({
   onClose: () => void;
 }) {
   const base = baseId ?? id;
-  const { data: variants, fault } = useFetched(() => listVariants(base));
+  const { data, fault } = useFetched(async () => ({
+    variants: await listVariants(base),
+    root: baseId === null ? undefined : (await listFormulas()).find((formula) => formula.id === baseId),
+  }));
+  const variants = data?.variants;
   const [name, setName] = useState('');
   const [said, setSaid] = useState<string | undefined>();
   const [busy, setBusy] = useState(false);
@@ -97,6 +101,7 @@ export function VariantsSheet({
       {variants && variants.length > 0 && (
         <VariantTable
           rows={[
+            ...(data?.root ? [{ id: data.root.id, name: `${data.root.file.name} (base)`, file: data.root.file }] : []),
             { id: '', name: baseId ? 'this pan' : `${draft.name} (base)`, file: fileOf(draft) },
             ...variants
               .filter((variant) => variant.id !== id)

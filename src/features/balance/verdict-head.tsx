@@ -1,6 +1,5 @@
 'use client';
 
-import { Scale } from 'lucide-react';
 import { BALANCE_GOALS, type BalanceGoal } from '@/core/balance/goal';
 import type { Prediction } from '@/core/predict/formula';
 import type { Doubt } from '@/core/predict/monte-carlo';
@@ -67,11 +66,11 @@ export function VerdictHead({
           onClick={balancing.balance}
           disabled={busy || prediction.gates.length === 0}
         >
-          <Scale size={19} aria-hidden="true" /> {busy ? 'Balancing…' : 'Balance it'} <Key>B</Key>
+          <span className="whitespace-nowrap">{busy ? 'Balancing…' : 'Balance it'}</span> <Key>B</Key>
         </Button>
         <select
           aria-label="What the balance is after"
-          className="min-h-12 max-w-28 rounded-lg border border-rule bg-field px-1 text-[13.5px]"
+          className="min-h-12 max-w-[104px] rounded-lg border border-rule bg-field px-1 text-[13.5px]"
           value={goal}
           onChange={(event) => setGoal(event.target.value as BalanceGoal)}
         >

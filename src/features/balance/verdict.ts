@@ -2,9 +2,9 @@ import type { GateReading } from '@/core/balance/gates';
 import { K } from '@/core/model-constants';
 import type { MomentReading, Prediction } from '@/core/predict/formula';
 import type { Risks } from '@/core/stability/risks';
+import { momentTitle, type UseWords, wordsForUse } from '@/ui/cook-words';
 import { celsius, percent, significant } from '@/ui/format';
-import { momentTitle, type UseWords, wordsForUse } from './cook-words';
-import { POUR_ABOVE_C, QUANTITY_WORDS } from './quantity-words';
+import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';
 
 /** A piece of the verdict; `off` pieces say what is wrong. */
 export interface VerdictPart {

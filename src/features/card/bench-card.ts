@@ -3,9 +3,10 @@ import { predictFormula } from '@/core/predict/formula';
 import type { FormulaFile, Stage } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { resolveFormula } from '@/formats/resolve-formula';
-import { celsius, grams, hours, significant, stress } from '@/ui/format';
+import { celsius, grams, hours, stress } from '@/ui/format';
 import { measureText } from '@/ui/kitchen-measure';
 import { behaviour } from '@/ui/landmarks';
+import { QUANTITY_WORDS } from '@/ui/quantity-words';
 
 /** One row of the bench card. */
 export interface CardRow {
@@ -102,10 +103,11 @@ export function benchCard(
       at: `${celsius(moment.temperatureC)}, ${hours(moment.history.reduce((sum, [h]) => sum + h, 0))}`,
       like: `${behaviour(state.flow.resistancePa)}; 20 ml spread to ${Math.round(plateDiameterMm)} mm; resistance ${Object.values(stress(state.flow.resistancePa)).join(' ')}`,
     })),
-    gates: (prediction?.gates ?? []).map(
-      ({ moment, quantity, low, high, value, lands }) =>
-        `${lands ? '✓' : '✕'} ${capital(moment)}, ${quantity}: ${significant(value)} (${[low && `from ${significant(low)}`, high !== undefined && `to ${significant(high)}`].filter(Boolean).join(' ')})`,
-    ),
+    gates: (prediction?.gates ?? []).map(({ moment, quantity, low, high, value, lands }) => {
+      const show = (each: number) => Object.values(QUANTITY_WORDS[quantity].show(each)).join(' ').trim();
+      const edges = [low && `from ${show(low)}`, high !== undefined && `to ${show(high)}`].filter(Boolean).join(' ');
+      return `${lands ? '✓' : '✕'} ${capital(moment)}, ${QUANTITY_WORDS[quantity].short}: ${show(value)} (${edges})`;
+    }),
     allergens: [...new Set(inPan.flatMap((each) => each.allergens))].sort().join(', ') || 'no declared allergen',
     cautions: cautionsOf(inPan),
   };

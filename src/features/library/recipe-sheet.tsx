@@ -177,13 +177,13 @@ export function RecipeSheet({
                     ))}
                   </optgroup>
                 </select>
-                {amount !== undefined && !asks ? (
-                  <span className="read text-right">{grams(amount)} g</span>
+                {!ingredient || (amount !== undefined && answers[i]?.grams === undefined) ? (
+                  <span className="read text-right">{amount === undefined ? '–' : `${grams(amount)} g`}</span>
                 ) : (
                   <NumberField
                     label={`Grams for ${row.raw}`}
                     optional
-                    placeholder="how much?"
+                    placeholder="?"
                     value={amount}
                     rules={GRAMS}
                     write={gramsPlain}

@@ -1,8 +1,8 @@
 import type { GateQuantity } from '@/core/balance/quantities';
 import type { Moment } from '@/core/predict/moments';
-import { celsius, type Quantity, significant, stress, viscosity, waterActivity } from '@/ui/format';
-import type { AmountRules } from '@/ui/parse-amount';
 import { momentTitle } from './cook-words';
+import { celsius, type Quantity, significant, stress, viscosity, waterActivity } from './format';
+import type { AmountRules } from './parse-amount';
 
 /** Above this a moment is a pour, below it a set (°C). */
 export const POUR_ABOVE_C = 28;
