@@ -2,11 +2,12 @@
 
 import type { ApexOptions } from 'apexcharts';
 import dynamic from 'next/dynamic';
-import { type PointerEvent, useMemo, useState } from 'react';
+import { type PointerEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { CURVE_FROM_C, CURVE_TO_C, type ResistanceCurve } from '@/core/predict/curve';
 import { BOTTOM, HEIGHT, HIGHEST, LOWEST, level, type Plot, TOP, temperatureAt, xOf, yOf } from './chart-geometry';
 import { type ChartGate, type ChartPoint, GateMark, PointMark, Reading, Scales } from './chart-marks';
 import { chartNonce } from './chart-nonce';
+import { moveLines } from './chart-paths';
 import { significant } from './format';
 import { GateHandles } from './gate-handles';
 import { nearestLandmark } from './landmarks';
@@ -43,6 +44,19 @@ function bandData({ temperatureC, lowPa, highPa }: ChartBand) {
     x: -round3(t),
     y: [round3(level(lowPa[i] as number)), round3(level(highPa[i] as number))],
   }));
+}
+
+/** Rest after the last edit before the chart itself is drawn anew, ms. */
+const SETTLE_MS = 140;
+
+/** A value once it has stood for a while; the first one at once. */
+function useSettled<T>(value: T, afterMs: number): T {
+  const [settled, setSettled] = useState(value);
+  useEffect(() => {
+    const timer = setTimeout(() => setSettled(value), afterMs);
+    return () => clearTimeout(timer);
+  }, [value, afterMs]);
+  return settled;
 }
 
 /** Another curve to compare with. */
@@ -143,6 +157,7 @@ export function ResistanceChart({
     return { ...base, chart: { ...base.chart, events: { mounted: measure, updated: measure } } };
   }, []);
 
+  const figure = useRef<HTMLElement>(null);
   const series = useMemo(() => {
     const line = lineData(curve);
     return [
@@ -154,6 +169,10 @@ export function ResistanceChart({
       { name: 'Resistance', type: 'line', data: line },
     ];
   }, [curve, band, before, others]);
+  const settled = useSettled(series, SETTLE_MS);
+  useLayoutEffect(() => {
+    if (figure.current && plot) moveLines(figure.current, series, plot);
+  }, [series, plot]);
 
   const onPointer = (event: PointerEvent<SVGSVGElement>) => {
     if (!plot) return;
@@ -166,10 +185,19 @@ export function ResistanceChart({
     <figure
       className="pour-chart relative"
       data-testid="resistance-chart"
-      ref={(figure) => figure?.style.setProperty('--pour', colour)}
+      ref={(element) => {
+        figure.current = element;
+        element?.style.setProperty('--pour', colour);
+      }}
     >
       <div className="h-[372px] pt-[14px] pr-[14px] pb-[28px] pl-[96px]">
-        <Chart type="rangeArea" height={HEIGHT - TOP - BOTTOM} width="100%" options={options} series={series} />
+        <Chart
+          type="rangeArea"
+          height={HEIGHT - TOP - BOTTOM}
+          width="100%"
+          options={options}
+          series={settled as ApexAxisChartSeries}
+        />
       </div>
       {plot && (
         <svg

@@ -81,7 +81,7 @@ function setsOf<T>(things: readonly T[], size: number, most: number): T[][] {
 /**
  * Names what keeps a formula from landing: each lock, each least or most the cook set, each gate and the kept total is loosened by itself, and
  * those that are enough are given. When none is enough alone, the smallest set that is enough is looked for, two and then three
- * at a time, those first that alone came closest. When no such set is found, the gates missed at the nearest point and every lock are given.
+ * at a time, locks and limits before gates, those first that alone came closest. When no such set is found, the gates missed at the nearest point and every lock are given.
  *
  * @param formula what was asked
  * @param nearest the closest that could be reached
@@ -91,7 +91,10 @@ export function obstacles(formula: Formula, nearest: Formula): Obstacle[] {
   const alone = tried.filter(({ miss }) => miss === 0);
   if (alone.length > 0) return alone.map(({ thing }) => ({ ...thing, enough: 'alone' }));
 
-  const things = tried.toSorted((a, b) => a.miss - b.miss).map(({ thing }) => thing);
+  // What the cook only holds on to goes before what the batch is for.
+  const things = tried
+    .toSorted((a, b) => Number(a.thing.kind === 'gate') - Number(b.thing.kind === 'gate') || a.miss - b.miss)
+    .map(({ thing }) => thing);
   for (const set of [...setsOf(things, 2, MOST_PAIRS), ...setsOf(things, 3, MOST_TRIPLES)]) {
     if (missWithout(formula, set, STARTS_TOGETHER) === 0) return set.map((thing) => ({ ...thing, enough: 'together' }));
   }

@@ -122,7 +122,7 @@ export function AddIngredient({
           onChange={(event) => setQuery(event.target.value)}
         />
         {/* New with each query, so that Enter takes the best match and not what the pointer happened to rest on. */}
-        <ComboboxOptions key={query} static className="thin-scroll max-h-[52vh] min-h-24 overflow-y-auto">
+        <ComboboxOptions key={query} static modal={false} className="thin-scroll max-h-[52vh] min-h-24 overflow-y-auto">
           {found.slice(0, MOST_SHOWN).map((ingredient) => (
             <ComboboxOption
               key={ingredient.id}

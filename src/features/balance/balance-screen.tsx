@@ -1,5 +1,6 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import { useMemo, useState } from 'react';
 import { keepingWords } from '@/core/keep/shelf';
 import { formIn, type MeasureSystem } from '@/core/matter/measures';
@@ -11,7 +12,7 @@ import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { useMeasureSystem } from '@/ui/use-measure-system';
 import type { Household } from '@/workers/balance.worker';
 import { BenchBar } from './bench-bar';
-import { BenchSheets, type OpenSheet } from './bench-sheets';
+import type { OpenSheet } from './bench-sheets';
 import { allergens, cautions } from './cautions';
 import { type Compared, CurveView } from './curve-view';
 import { type FormulaDraft, fileOf } from './formula-draft';
@@ -53,6 +54,9 @@ function changedFrom(draft: FormulaDraft, previous: FormulaDraft | undefined): R
   );
 }
 
+/** The sheets come when the first of them is opened: the bench itself is there sooner. */
+const LaterSheets = dynamic(() => import('./bench-sheets').then(({ BenchSheets }) => BenchSheets), { ssr: false });
+
 const NO_CHANGES: ReadonlyMap<string, number> = new Map();
 
 /** The Balance screen: the pan, the material and the verdict of one formula. */
@@ -91,6 +95,14 @@ export function BalanceScreen({
     onView: setView,
   });
 
+  const openers = useMemo(
+    () => ({
+      add: () => setSheet('add'),
+      swap: (key: string | undefined) => setSheet({ swap: key }),
+      blend: (key: string) => setSheet({ blend: key }),
+    }),
+    [],
+  );
   const nameOf = (ingredient: string) => ingredientName(draft, larder, ingredient);
   const proposedGrams = proposal && proposal.answer.change > 0 ? proposal.answer.grams : undefined;
   const proposed = useMemo(() => {
@@ -131,9 +143,9 @@ export function BalanceScreen({
             from={isStep ? changedFrom(draft, formula.previousDraft) : NO_CHANGES}
             measures={measures}
             current={current}
-            onAdd={() => setSheet('add')}
-            onSwap={(key) => setSheet({ swap: key })}
-            onBlend={(key) => setSheet({ blend: key })}
+            onAdd={openers.add}
+            onSwap={openers.swap}
+            onBlend={openers.blend}
           />
         </div>
         {predicted && prediction ? (
@@ -234,20 +246,22 @@ export function BalanceScreen({
           Keys <Key>?</Key>
         </button>
       </footer>
-      <BenchSheets
-        id={id}
-        baseId={opened.baseId}
-        sheet={sheet}
-        onSheet={setSheet}
-        formula={formula}
-        larder={larder}
-        ingredients={all}
-        inPan={inPan}
-        balancing={balancing}
-        compared={compared}
-        onCompare={compare}
-        onNewIngredient={(ingredient) => setAdded([...added, ingredient])}
-      />
+      {sheet !== undefined && (
+        <LaterSheets
+          id={id}
+          baseId={opened.baseId}
+          sheet={sheet}
+          onSheet={setSheet}
+          formula={formula}
+          larder={larder}
+          ingredients={all}
+          inPan={inPan}
+          balancing={balancing}
+          compared={compared}
+          onCompare={compare}
+          onNewIngredient={(ingredient) => setAdded([...added, ingredient])}
+        />
+      )}
     </div>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 
-import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
-import { MoreHorizontal, Redo2, Undo2 } from 'lucide-react';
+import { Redo2, Undo2 } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
 import type { MeasureSystem } from '@/core/matter/measures';
 import { NumberField } from '@/ui/number-field';
@@ -10,6 +10,12 @@ import { KITCHEN_RULES, useKitchenTemperature } from '@/ui/use-kitchen-temperatu
 import { MEASURE_SYSTEMS, useMeasureSystem } from '@/ui/use-measure-system';
 import { FormulaName } from './formula-name';
 import type { OpenFormula } from './use-formula';
+
+/** The menu comes a moment after the bench: its place is kept. */
+const LaterMenu = dynamic(() => import('./bench-menu').then(({ BenchMenu }) => BenchMenu), {
+  ssr: false,
+  loading: () => <span className="size-11" />,
+});
 
 /** The bar over the bench: the formula's name, back and forth, what can be made of it, and how this kitchen measures. */
 export function BenchBar({
@@ -40,27 +46,7 @@ export function BenchBar({
         <BarButton label="Redo" disabled={!formula.canRedo} onClick={redo}>
           <Redo2 size={20} aria-hidden="true" />
         </BarButton>
-        <Menu>
-          <MenuButton
-            aria-label="More of this formula"
-            className="flex size-11 items-center justify-center rounded-md hover:bg-white/10"
-          >
-            <MoreHorizontal size={20} aria-hidden="true" />
-          </MenuButton>
-          <MenuItems
-            anchor="bottom end"
-            className="z-40 w-64 rounded-xl border border-rule bg-sheet py-1 text-ink shadow-xl focus:outline-none"
-          >
-            <MenuAction onClick={onVersions}>Versions…</MenuAction>
-            <MenuAction onClick={onVariants}>{isVariant ? 'Base and variants…' : 'Variants…'}</MenuAction>
-            <MenuAction onClick={onTags}>Tags…</MenuAction>
-            <MenuLink href={`/formulas/${id}/card`}>Bench card, to print</MenuLink>
-            <MenuLink href={`/api/formulas/${id}/card`}>Bench card, PDF</MenuLink>
-            <MenuLink href={`/api/formulas/${id}/file`}>Formula file (JSON)</MenuLink>
-            <MenuLink href={`/api/formulas/${id}/file?as=recipe`}>Recipe (JSON-LD)</MenuLink>
-            <MenuLink href={`/api/formulas/${id}/file?as=csv`}>Rows (CSV)</MenuLink>
-          </MenuItems>
-        </Menu>
+        <LaterMenu id={id} isVariant={isVariant} onVersions={onVersions} onVariants={onVariants} onTags={onTags} />
         <div className="w-[86px] max-lg:hidden [&_*]:!border-white/25 [&_div]:!bg-transparent [&_input]:text-white [&_span]:!text-[#a9b6ba]">
           <NumberField
             label="Kitchen temperature"
@@ -108,27 +94,5 @@ function BarButton({
     >
       {children}
     </button>
-  );
-}
-
-const ITEM = 'flex min-h-11 w-full items-center px-4 text-left data-focus:bg-enamel-wash';
-
-function MenuAction({ onClick, children }: { onClick: () => void; children: ReactNode }) {
-  return (
-    <MenuItem>
-      <button type="button" className={ITEM} onClick={onClick}>
-        {children}
-      </button>
-    </MenuItem>
-  );
-}
-
-function MenuLink({ href, children }: { href: string; children: ReactNode }) {
-  return (
-    <MenuItem>
-      <a className={ITEM} href={href}>
-        {children}
-      </a>
-    </MenuItem>
   );
 }

@@ -51,7 +51,8 @@ function axisChoices(formula: Formula, nameOf: (ingredient: string) => string) {
   const bySize = formula.lines
     .map((line, i) => ({ i, line }))
     .sort((a, b) => b.line.grams - a.line.grams)
-    .slice(0, 3);
+    .slice(0, 3)
+    .sort((a, b) => a.i - b.i);
   const ratios = bySize.flatMap(({ i, line }, a) =>
     bySize.slice(a + 1).map(({ i: j, line: other }) => ({
       key: `r${i}-${j}`,

@@ -1,6 +1,5 @@
 'use client';
 
-import { Radio, RadioGroup } from '@headlessui/react';
 import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
 import { Button } from '@/ui/button';
@@ -38,22 +37,23 @@ function Choice<T extends string | number>({
   onChoose: (value: T) => void;
 }) {
   return (
-    <RadioGroup
-      value={value}
-      onChange={onChoose}
-      aria-label={label}
-      className="flex shrink-0 items-center whitespace-nowrap text-[13px]"
-    >
+    <fieldset aria-label={label} className="flex shrink-0 items-center whitespace-nowrap text-[13px]">
       {options.map(([each, name]) => (
-        <Radio
+        <label
           key={each}
-          value={each}
-          className="flex min-h-11 cursor-pointer items-center rounded-md border border-transparent px-2 data-checked:border-rule data-checked:bg-sheet data-checked:font-semibold"
+          className="flex min-h-11 cursor-pointer items-center rounded-md border border-transparent px-2 has-checked:border-rule has-checked:bg-sheet has-checked:font-semibold has-focus-visible:outline-2 has-focus-visible:outline-enamel"
         >
+          <input
+            type="radio"
+            name={label}
+            className="sr-only"
+            checked={value === each}
+            onChange={() => onChoose(each)}
+          />
           {name}
-        </Radio>
+        </label>
       ))}
-    </RadioGroup>
+    </fieldset>
   );
 }
 

@@ -41,23 +41,25 @@ interface PanRowProps {
   readonly count: number;
   /** grams before the last balance, when it changed them */
   readonly from: number | undefined;
-  readonly reach: { readonly least: number; readonly most: number };
+  /** g a balance may give it */
+  readonly least: number;
+  readonly most: number;
   /** what the larder knows of it; nothing for an ingredient of the formula's own */
   readonly ingredient: Ingredient | undefined;
   /** the row as the core sees it, for what its grams do */
   readonly effectOf: { readonly formula: Formula; readonly line: FormulaLine } | undefined;
   readonly measures: MeasureSystem;
-  readonly onSwap: () => void;
-  readonly onBlend: () => void;
+  readonly onSwap: (key: string) => void;
+  readonly onBlend: (key: string) => void;
   readonly open: boolean;
-  readonly onOpen: () => void;
+  readonly onOpen: (key: string) => void;
   readonly edit: (edit: Edit) => void;
   readonly pause: () => void;
 }
 
 /** One ingredient in the pan. Its drawer holds steps, limits and places, for one finger. */
 export const PanRow = memo(function PanRow(props: PanRowProps) {
-  const { line, name, missing, share, from, open, onOpen, edit, pause, reach, ingredient, measures } = props;
+  const { line, name, missing, share, from, open, onOpen, edit, pause, least, most, ingredient, measures } = props;
   const beside = besideGrams(ingredient, line.grams, measures, line.form);
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: line.key,
@@ -98,7 +100,7 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
           type="button"
           aria-expanded={open}
           aria-label={`${name}: steps, limits and place`}
-          onClick={onOpen}
+          onClick={() => onOpen(line.key)}
           className="flex min-h-11 min-w-0 flex-1 flex-col justify-center pr-2 text-left leading-tight"
         >
           <span className={`line-clamp-2 font-semibold ${missing ? 'text-off' : ''}`}>{name}</span>
@@ -135,7 +137,7 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
         </span>
       </div>
       <div className="pl-[60px]">
-        <Reach line={line} reach={reach} from={from} />
+        <Reach line={line} least={least} most={most} from={from} />
       </div>
       {open && <Drawer {...props} />}
     </li>
@@ -143,9 +145,9 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
 });
 
 /** Allowed reach as a line, the present place as a mark, the place before the last balance as a ring. */
-function Reach({ line, reach, from }: Pick<PanRowProps, 'line' | 'reach' | 'from'>) {
-  if (line.locked || reach.most <= reach.least) return null;
-  const end = Math.max(reach.most, line.grams, from ?? 0) * 1.02 || 1;
+function Reach({ line, least, most, from }: Pick<PanRowProps, 'line' | 'least' | 'most' | 'from'>) {
+  if (line.locked || most <= least) return null;
+  const end = Math.max(most, line.grams, from ?? 0) * 1.02 || 1;
   const at = (g: number) => 2 + (g / end) * 196;
   return (
     <svg
@@ -154,7 +156,7 @@ function Reach({ line, reach, from }: Pick<PanRowProps, 'line' | 'reach' | 'from
       preserveAspectRatio="none"
       aria-hidden="true"
     >
-      <line x1={at(reach.least)} x2={at(reach.most)} y1={5} y2={5} stroke="var(--color-rule)" strokeWidth={2} />
+      <line x1={at(least)} x2={at(most)} y1={5} y2={5} stroke="var(--color-rule)" strokeWidth={2} />
       {from !== undefined && (
         <line x1={at(from)} x2={at(line.grams)} y1={5} y2={5} stroke="var(--color-enamel-light)" strokeWidth={2} />
       )}
@@ -280,10 +282,10 @@ function Drawer(props: PanRowProps) {
       </div>
       {ingredient && (
         <div className="flex gap-1.5">
-          <Button className="flex-1 !px-2" onClick={onSwap}>
+          <Button className="flex-1 !px-2" onClick={() => onSwap(line.key)}>
             <ArrowLeftRight size={16} aria-hidden="true" /> Swap it
           </Button>
-          <Button className="flex-1 !px-2" onClick={onBlend}>
+          <Button className="flex-1 !px-2" onClick={() => onBlend(line.key)}>
             <Blend size={16} aria-hidden="true" /> Blend it
           </Button>
         </div>

@@ -12,7 +12,7 @@ import {
 import { restrictToParentElement, restrictToVerticalAxis } from '@dnd-kit/modifiers';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
-import { Fragment, useState } from 'react';
+import { Fragment, useCallback, useMemo, useState } from 'react';
 import { reachOf } from '@/core/balance/problem';
 import type { MeasureSystem } from '@/core/matter/measures';
 import type { Ingredient } from '@/formats/ingredient';
@@ -100,6 +100,11 @@ export function Pan({
     return predicted && line && { formula: predicted.formula, line };
   };
 
+  const order = draft.lines.map((line) => line.key).join(' ');
+  // One list as long as the order stands: a new one would draw every row anew.
+  const keys = useMemo(() => (order === '' ? [] : order.split(' ')), [order]);
+  const toggle = useCallback((key: string) => setOpenKey((now) => (now === key ? undefined : key)), []);
+
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const to = draft.lines.findIndex((line) => line.key === over?.id);
     if (over && active.id !== over.id && to >= 0) edit({ type: 'move', key: String(active.id), to });
@@ -150,7 +155,7 @@ export function Pan({
           modifiers={[restrictToVerticalAxis, restrictToParentElement]}
           onDragEnd={onDragEnd}
         >
-          <SortableContext items={draft.lines.map((line) => line.key)} strategy={verticalListSortingStrategy}>
+          <SortableContext items={keys} strategy={verticalListSortingStrategy}>
             <ol aria-label="Ingredients">
               {draft.lines.map((line, place) => (
                 <Fragment key={line.key}>
@@ -167,14 +172,15 @@ export function Pan({
                     place={place}
                     count={draft.lines.length}
                     from={from.get(line.key)}
-                    reach={reachOf(line, total)}
+                    least={reachOf(line, total).least}
+                    most={reachOf(line, total).most}
                     ingredient={larder.get(line.ingredient)}
                     effectOf={openKey === line.key ? effectOf(line.key) : undefined}
                     measures={measures}
-                    onSwap={() => onSwap(line.key)}
-                    onBlend={() => onBlend(line.key)}
+                    onSwap={onSwap}
+                    onBlend={onBlend}
                     open={openKey === line.key}
-                    onOpen={() => setOpenKey(openKey === line.key ? undefined : line.key)}
+                    onOpen={toggle}
                     edit={edit}
                     pause={pause}
                     current={current === line.key}

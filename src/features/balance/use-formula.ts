@@ -44,6 +44,15 @@ export function useFormula(file: FormulaFile, larder: Larder) {
   }));
   const { present } = history;
   const predicted = useMemo(() => predictDraft(present, larder), [present, larder]);
+  const steps = useMemo(
+    () => ({
+      edit: (edit: Edit) => dispatch({ type: 'edit', edit }),
+      undo: () => dispatch({ type: 'undo' }),
+      redo: () => dispatch({ type: 'redo' }),
+      pause: () => dispatch({ type: 'pause' }),
+    }),
+    [],
+  );
   const last = history.past.at(-1);
   const previous = useMemo(() => last && predictDraft(last, larder), [last, larder]);
   return {
@@ -56,10 +65,7 @@ export function useFormula(file: FormulaFile, larder: Larder) {
     newKey,
     canUndo: history.past.length > 0,
     canRedo: history.future.length > 0,
-    edit: (edit: Edit) => dispatch({ type: 'edit', edit }),
-    undo: () => dispatch({ type: 'undo' }),
-    redo: () => dispatch({ type: 'redo' }),
-    pause: () => dispatch({ type: 'pause' }),
+    ...steps,
     open: (next: FormulaFile) => dispatch({ type: 'open', draft: draftOf(next, newKey) }),
   };
 }

@@ -70,7 +70,7 @@ export function LibraryScreen({
       if (file.size > LARGEST_FILE_BYTES)
         throw new Error(`${file.name} is over 5 MB; a formula file is a few kilobytes.`);
       const text = await file.text();
-      if (!/\.json$/i.test(file.name)) {
+      if (!/\.json$/i.test(file.name) && !/^\s*[[{"]/.test(text)) {
         setRecipe(text);
         return;
       }

@@ -1,0 +1,66 @@
+'use client';
+
+import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
+import { MoreHorizontal } from 'lucide-react';
+import type { ReactNode } from 'react';
+
+/** What else can be done with a formula: versions, variants, tags, and the forms it goes out in. */
+export function BenchMenu({
+  id,
+  isVariant,
+  onVersions,
+  onVariants,
+  onTags,
+}: {
+  id: string;
+  isVariant: boolean;
+  onVersions: () => void;
+  onVariants: () => void;
+  onTags: () => void;
+}) {
+  return (
+    <Menu>
+      <MenuButton
+        aria-label="More of this formula"
+        className="flex size-11 items-center justify-center rounded-md hover:bg-white/10"
+      >
+        <MoreHorizontal size={20} aria-hidden="true" />
+      </MenuButton>
+      <MenuItems
+        anchor="bottom end"
+        className="z-40 w-64 rounded-xl border border-rule bg-sheet py-1 text-ink shadow-xl focus:outline-none"
+      >
+        <MenuAction onClick={onVersions}>Versions…</MenuAction>
+        <MenuAction onClick={onVariants}>{isVariant ? 'Base and variants…' : 'Variants…'}</MenuAction>
+        <MenuAction onClick={onTags}>Tags…</MenuAction>
+        <MenuLink href={`/formulas/${id}/card`}>Bench card, to print</MenuLink>
+        <MenuLink href={`/api/formulas/${id}/card`}>Bench card, PDF</MenuLink>
+        <MenuLink href={`/api/formulas/${id}/file`}>Formula file (JSON)</MenuLink>
+        <MenuLink href={`/api/formulas/${id}/file?as=recipe`}>Recipe (JSON-LD)</MenuLink>
+        <MenuLink href={`/api/formulas/${id}/file?as=csv`}>Rows (CSV)</MenuLink>
+      </MenuItems>
+    </Menu>
+  );
+}
+
+const ITEM = 'flex min-h-11 w-full items-center px-4 text-left data-focus:bg-enamel-wash';
+
+function MenuAction({ onClick, children }: { onClick: () => void; children: ReactNode }) {
+  return (
+    <MenuItem>
+      <button type="button" className={ITEM} onClick={onClick}>
+        {children}
+      </button>
+    </MenuItem>
+  );
+}
+
+function MenuLink({ href, children }: { href: string; children: ReactNode }) {
+  return (
+    <MenuItem>
+      <a className={ITEM} href={href}>
+        {children}
+      </a>
+    </MenuItem>
+  );
+}
