@@ -3,7 +3,7 @@
 import { Moon, Sun } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { Mark } from './mark';
 import { useTheme } from './use-theme';
 
@@ -15,8 +15,6 @@ const PLACES = [
 
 /** The dark bar on top: the house, what is open with what belongs to it, and the other rooms. */
 export function TopBar({ children }: { children?: ReactNode }) {
-  const path = usePathname();
-  const [theme, chooseTheme] = useTheme();
   return (
     <header className="on-dark flex min-h-14 items-center gap-3 bg-bar px-4 text-white">
       <Link
@@ -28,6 +26,17 @@ export function TopBar({ children }: { children?: ReactNode }) {
         <span className="font-head text-[1.2rem] font-bold tracking-tight max-lg:sr-only">Dark Pour</span>
       </Link>
       {children ?? <span className="flex-1" />}
+      <Rooms />
+    </header>
+  );
+}
+
+/** The light and the other rooms: the same on every page, drawn once. */
+const Rooms = memo(function Rooms() {
+  const path = usePathname();
+  const [theme, chooseTheme] = useTheme();
+  return (
+    <>
       <button
         type="button"
         onClick={() => chooseTheme(theme === 'day' ? 'night' : 'day')}
@@ -48,6 +57,6 @@ export function TopBar({ children }: { children?: ReactNode }) {
           </Link>
         ))}
       </nav>
-    </header>
+    </>
   );
-}
+});

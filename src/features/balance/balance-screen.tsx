@@ -1,7 +1,7 @@
 'use client';
 
 import dynamic from 'next/dynamic';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { keepingWords } from '@/core/keep/shelf';
 import { formIn, type MeasureSystem } from '@/core/matter/measures';
 import type { FormulaFile } from '@/formats/formula-file';
@@ -13,7 +13,7 @@ import { useMeasureSystem } from '@/ui/use-measure-system';
 import type { Household } from '@/workers/balance.worker';
 import { BenchBar } from './bench-bar';
 import type { OpenSheet } from './bench-sheets';
-import { allergens, cautions } from './cautions';
+import { allergens } from './cautions';
 import { type Compared, CurveView } from './curve-view';
 import { type FormulaDraft, fileOf } from './formula-draft';
 import { LaterDayChart, LaterMapView, MaterialCard, type MaterialView } from './material-card';
@@ -98,6 +98,7 @@ export function BalanceScreen({
   const openers = useMemo(
     () => ({
       add: () => setSheet('add'),
+      targets: () => setSheet('targets'),
       swap: (key: string | undefined) => setSheet({ swap: key }),
       blend: (key: string) => setSheet({ blend: key }),
     }),
@@ -121,7 +122,10 @@ export function BalanceScreen({
     setView('curve');
   };
   const isStep = formula.lastStep === 'balanced' || formula.lastStep === 'lines';
-  const inPan = ingredientsInPan(draft, larder);
+  // The measures may come a frame after the curve, the puddles and the verdict.
+  const later = useDeferredValue(predicted);
+  const laterDraft = useDeferredValue(draft);
+  const inPan = useMemo(() => ingredientsInPan(laterDraft, larder), [laterDraft, larder]);
   const prediction = predicted?.prediction;
 
   return (
@@ -197,15 +201,15 @@ export function BalanceScreen({
                     <p className="p-6 text-mute">A row is not in the larder: swap it or take it out to see the map.</p>
                   ))}
               </MaterialCard>
-              <MomentsStrip prediction={prediction} onMoments={() => setSheet('targets')} />
+              <MomentsStrip prediction={prediction} onMoments={openers.targets} />
             </div>
             <div className="thin-scroll border-rule bg-sheet lg:col-start-3 lg:overflow-y-auto lg:border-l">
               <VerdictDetails
-                draft={draft}
-                prediction={prediction}
+                draft={laterDraft}
+                prediction={later?.prediction ?? prediction}
                 doubt={doubt}
-                cautions={cautions(prediction, inPan)}
-                onTargets={() => setSheet('targets')}
+                inPan={inPan}
+                onTargets={openers.targets}
               />
             </div>
           </>

@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { cocoaPercent, sugarPercent } from '@/core/balance/quantities';
 import type { Prediction } from '@/core/predict/formula';
 import type { Ingredient } from '@/formats/ingredient';
@@ -8,7 +9,7 @@ import { isChocolate, isLiquid } from './kinds';
 import type { Larder } from './use-formula';
 
 /** What the batch is made of, as a bar and the ratios cooks ask for. */
-export function CompositionBar({
+export const CompositionBar = memo(function CompositionBar({
   prediction,
   draft,
   larder,
@@ -52,7 +53,7 @@ export function CompositionBar({
       </p>
     </section>
   );
-}
+});
 
 function Ratio({ name, value }: { name: string; value: string }) {
   return (

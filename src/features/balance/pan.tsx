@@ -12,7 +12,7 @@ import {
 import { restrictToParentElement, restrictToVerticalAxis } from '@dnd-kit/modifiers';
 import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import { Plus } from 'lucide-react';
-import { Fragment, useCallback, useMemo, useState } from 'react';
+import { Fragment, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { reachOf } from '@/core/balance/problem';
 import type { MeasureSystem } from '@/core/matter/measures';
 import type { Ingredient } from '@/formats/ingredient';
@@ -55,6 +55,9 @@ function referenceGrams(parts: Parts, lines: readonly PanLine[], larder: Larder)
   }, 0);
 }
 
+/** A reach to two digits, as it is drawn: a row is not drawn anew because another one changed the batch a little. */
+const drawnMost = (grams: number) => Number(grams.toPrecision(2));
+
 /** What goes in: rows with grams, share and lock, in the order they go in; the total; what it adds up to. */
 export function Pan({
   formula,
@@ -78,6 +81,9 @@ export function Pan({
   onBlend: (key: string) => void;
 }) {
   const { draft, predicted, edit, pause } = formula;
+  // The bar below may come a frame after the curve.
+  const later = useDeferredValue(predicted);
+  const laterDraft = useDeferredValue(draft);
   const [openKey, setOpenKey] = useState<string | undefined>();
   const [parts, setParts] = useState<Parts>('batch');
   const sensors = useSensors(
@@ -173,7 +179,7 @@ export function Pan({
                     count={draft.lines.length}
                     from={from.get(line.key)}
                     least={reachOf(line, total).least}
-                    most={reachOf(line, total).most}
+                    most={drawnMost(reachOf(line, total).most)}
                     ingredient={larder.get(line.ingredient)}
                     effectOf={openKey === line.key ? effectOf(line.key) : undefined}
                     measures={measures}
@@ -201,7 +207,7 @@ export function Pan({
           </button>
         )}
       </div>
-      {predicted && <CompositionBar prediction={predicted.prediction} draft={draft} larder={larder} />}
+      {predicted && later && <CompositionBar prediction={later.prediction} draft={laterDraft} larder={larder} />}
     </section>
   );
 }

@@ -1,26 +1,30 @@
 'use client';
 
 import { SlidersHorizontal } from 'lucide-react';
+import { memo } from 'react';
 import type { Prediction } from '@/core/predict/formula';
 import type { Doubt } from '@/core/predict/monte-carlo';
+import type { Ingredient } from '@/formats/ingredient';
 import { Button } from '@/ui/button';
 import { Gauge } from '@/ui/gauge';
+import { cautions } from './cautions';
 import type { FormulaDraft } from './formula-draft';
 import { type Measure, measures } from './measures';
 import { riskNotes } from './verdict';
 
 /** The measures with band and doubt, the way to the targets, what to watch, and the cautions. */
-export function VerdictDetails({
+export const VerdictDetails = memo(function VerdictDetails({
   draft,
   prediction,
   doubt,
-  cautions,
+  inPan,
   onTargets,
 }: {
   draft: FormulaDraft;
   prediction: Prediction;
   doubt: Doubt | undefined;
-  cautions: readonly string[];
+  /** ingredients in the pan */
+  inPan: readonly Ingredient[];
   onTargets: () => void;
 }) {
   const risks = riskNotes(prediction);
@@ -55,7 +59,7 @@ export function VerdictDetails({
       )}
       <div className="mt-4 rounded-lg border border-near/30 bg-near-wash px-3 py-2 text-[13.5px]">
         <ul className="space-y-1">
-          {cautions.map((caution) => (
+          {cautions(prediction, inPan).map((caution) => (
             <li key={caution}>{caution}</li>
           ))}
           <li className="text-mute">Your local food code and practice decide.</li>
@@ -63,7 +67,7 @@ export function VerdictDetails({
       </div>
     </section>
   );
-}
+});
 
 const MARK = { '-1': '▼', 0: '✓', 1: '▲' } as const;
 
