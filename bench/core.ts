@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import { Bench } from 'tinybench';
 import { balance } from '../src/core/balance/balance';
+import { mapField } from '../src/core/balance/field-map';
 import type { Gate } from '../src/core/balance/gates';
+import { balanceFor } from '../src/core/balance/goal';
 import { compositionVector } from '../src/core/matter/components';
 import { mix } from '../src/core/matter/mixing';
 import { DEFAULT_PROCESS } from '../src/core/matter/process';
@@ -82,6 +84,10 @@ const ten = ganache(10);
 const twenty = ganache(20);
 const twelve = ganache(12, EIGHT_GATES);
 const components = mix(ten.lines);
+const MAP_AXES = [
+  { kind: 'grams', line: 0 },
+  { kind: 'grams', line: 1 },
+] as const;
 const lighterCream: Substitute = {
   ingredient: 'cream-25',
   perGram: compositionVector(larder.get('cream-25')?.components ?? {}),
@@ -130,6 +136,23 @@ CASES.push(
     run: () => monteCarlo(ten, { restedHours: 24, seed: 1, draws: 2000 }),
   },
   { name: 'doubt to first order, 20 ingredients', aimUs: 5000, run: () => linearDoubt(twenty, 24) },
+  {
+    name: 'map of 84 x 63 cells',
+    aimUs: 500_000,
+    run: () => {
+      const drawing = mapField(ten, MAP_AXES, { columns: 84, rows: 63 });
+      while (!drawing.next().done);
+    },
+  },
+  {
+    name: 'map, first rough picture',
+    aimUs: 80_000,
+    run: () => {
+      const drawing = mapField(ten, MAP_AXES, { columns: 24, rows: 18 });
+      while (!drawing.next().done);
+    },
+  },
+  { name: 'balance with a goal: cheapest', aimUs: 300_000, run: () => balanceFor(ten, 'cheapest') },
   { name: 'swap, 10 ingredients', aimUs: 150_000, run: () => swap(ten, new Map([[1, lighterCream]])) },
   {
     name: 'larder of 5,000 filtered',

@@ -16,6 +16,7 @@ const UPRIGHT = { width: 768, height: 1024 };
 const open = (name) => async (page) => {
   await page.goto('/');
   await page.getByRole('link', { name }).first().click();
+  await page.waitForURL(/balance$/);
   await page.locator('.apexcharts-series path').first().waitFor();
 };
 
@@ -31,6 +32,52 @@ const PICTURES = [
       await page.getByRole('button', { name: 'Do without…' }).click();
       await page.getByRole('button', { name: 'no alcohol' }).click();
       await page.getByTestId('swap-result').waitFor();
+    },
+  },
+  {
+    file: 'map',
+    size: DESK,
+    go: async (page) => {
+      await open('Tearoom boat hot sauce')(page);
+      await page.keyboard.press('m');
+      await page.getByTestId('map-inside').waitFor();
+    },
+  },
+  {
+    file: 'day',
+    size: DESK,
+    go: async (page) => {
+      await open('Chestnut entremets rosette')(page);
+      await page.keyboard.press('d');
+      await page.getByTestId('day-chart').waitFor();
+    },
+  },
+  {
+    file: 'night',
+    size: DESK,
+    go: async (page) => {
+      await open('Lantern mirror, dark')(page);
+      await page.getByRole('button', { name: 'Night theme' }).click();
+    },
+  },
+  {
+    file: 'recipe',
+    size: DESK,
+    go: async (page) => {
+      await page.goto('/');
+      await page.getByRole('button', { name: 'From a recipe' }).click();
+      await page
+        .getByRole('textbox', { name: /A line an ingredient/ })
+        .fill('200 g dark couverture 64 %, chopped\n1 1/4 cup cream\n2 tbsp glucose syrup DE 42');
+    },
+  },
+  {
+    file: 'bench-card',
+    size: { width: 900, height: 1040 },
+    go: async (page) => {
+      await open('Millrace éclair gloss')(page);
+      await page.goto(page.url().replace(/balance$/, 'card'));
+      await page.getByRole('heading', { level: 1 }).waitFor();
     },
   },
   { file: 'larder', size: DESK, go: (page) => page.goto('/larder') },

@@ -95,7 +95,7 @@ interface Said {
 }
 
 /** How well a line fits an ingredient, about 0-1: words in common, by weight, over those on either side; its own piece helps. */
-function fit({ words, after, unit }: Said, ingredient: Ingredient): number {
+function likeness({ words, after, unit }: Said, ingredient: Ingredient): number {
   const theirs = wordsOf(ingredient.name).map(singular);
   const common = words.filter((word) => theirs.includes(singular(word)));
   const sum = (list: readonly string[]) => list.reduce((total, word) => total + weightOf(word), 0);
@@ -118,7 +118,7 @@ function candidatesFor(
   forgiving: Fuse<Ingredient>,
 ): { found: Ingredient[]; sure: boolean } {
   const ranked = larder
-    .map((ingredient) => ({ ingredient, score: fit(said, ingredient) }))
+    .map((ingredient) => ({ ingredient, score: likeness(said, ingredient) }))
     .filter(({ score }) => score > 0.25)
     .sort((a, b) => b.score - a.score);
   const [first, second] = ranked;

@@ -45,11 +45,14 @@ const MOST_EVAPORATED = 0.95;
  * @returns the same vector
  */
 export function boilOff(grams: ComponentVector, evaporationG: number): ComponentVector {
-  if (evaporationG > 0) {
-    const water = grams[COMPONENT_INDEX.water] as number;
-    grams[COMPONENT_INDEX.water] = water - Math.min(evaporationG, MOST_EVAPORATED * water);
-  }
+  const water = grams[COMPONENT_INDEX.water] as number;
+  grams[COMPONENT_INDEX.water] = water - boiledOff(grams, evaporationG);
   return grams;
+}
+
+/** Grams that really boil off of a batch when so many are meant to: never nearly all of its water. */
+export function boiledOff(grams: ComponentVector, evaporationG: number): number {
+  return evaporationG > 0 ? Math.min(evaporationG, MOST_EVAPORATED * (grams[COMPONENT_INDEX.water] as number)) : 0;
 }
 
 /**

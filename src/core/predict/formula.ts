@@ -2,7 +2,7 @@ import { type Gate, type GateReading, momentOf, readGate } from '../balance/gate
 import { quantityOf } from '../balance/quantities';
 import { plateDiameter } from '../flow/ring-spread';
 import type { ComponentVector } from '../matter/components';
-import { boilOff, mix } from '../matter/mixing';
+import { boiledOff, boilOff, mix } from '../matter/mixing';
 import { type Process, usualHistory } from '../matter/process';
 import { alcoholPercentVol, type Taste, taste } from '../taste/taste';
 import type { DoubtKind, Measured } from './input-doubt';
@@ -80,6 +80,12 @@ export function finishedComponents({
   return boilOff(mix(lines), evaporationG);
 }
 
+/** What a formula weighs as it leaves the stove, g. */
+export function finishedMass({ lines, evaporationG = 0 }: Pick<Formula, 'lines' | 'evaporationG'>): number {
+  const weighedG = lines.reduce((sum, line) => sum + line.grams, 0);
+  return evaporationG > 0 ? weighedG - boiledOff(mix(lines), evaporationG) : weighedG;
+}
+
 /** Cost of a batch, EUR/kg; 0 while it holds nothing. */
 function costPerKg(lines: readonly FormulaLine[]): number {
   const massG = lines.reduce((sum, line) => sum + line.grams, 0);
@@ -115,7 +121,7 @@ export function predictFormula(formula: Formula): Prediction | undefined {
     return readGate(gate, quantityOf({ mixture, state: at.state, costEurPerKg }, gate.quantity));
   });
   return {
-    massG: mixture.massG,
+    massG: finishedMass(formula),
     densityKgM3: asKept.flow.phases.densityKgM3,
     components,
     batch,

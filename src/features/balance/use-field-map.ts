@@ -1,7 +1,7 @@
 'use client';
 
 import { proxy, type Remote, wrap } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { FieldMap, MapAxis } from '@/core/balance/field-map';
 import type { Formula } from '@/core/predict/formula';
 import type { MapDoor } from '@/workers/map.worker';
@@ -18,11 +18,11 @@ export function useFieldMap(formula: Formula, axes: readonly [MapAxis, MapAxis])
   const [share, setShare] = useState(1);
   const [stopped, setStopped] = useState(false);
 
-  const close = () => {
+  const close = useCallback(() => {
     worker.current?.thread.terminate();
     worker.current = undefined;
-  };
-  useEffect(() => close, []);
+  }, []);
+  useEffect(() => close, [close]);
 
   const question = JSON.stringify([axes, formula.lines.map(({ grams }) => grams)]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the question says all that matters of formula and axes

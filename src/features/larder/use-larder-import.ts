@@ -1,7 +1,7 @@
 'use client';
 
 import { proxy, wrap } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { z } from 'zod';
 import type { StoredIngredient } from '@/formats/ingredient';
 import { LARGEST_CSV_BYTES } from '@/formats/larder-csv';
@@ -51,11 +51,11 @@ export function useLarderImport(existing: readonly StoredIngredient[], onChanged
   const [state, setState] = useState<ImportState>({ step: 'none' });
   const thread = useRef<Worker | undefined>(undefined);
 
-  const stop = () => {
+  const stop = useCallback(() => {
     thread.current?.terminate();
     thread.current = undefined;
-  };
-  useEffect(() => stop, []);
+  }, []);
+  useEffect(() => stop, [stop]);
 
   const read = async (file: File) => {
     stop();

@@ -1,10 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { COMPONENT_INDEX, COMPONENT_NAMES, CompositionError, compositionVector } from '@/core/matter/components';
-import { componentGrams, mix } from '@/core/matter/mixing';
+import { boilOff, componentGrams, mix } from '@/core/matter/mixing';
 import { foldMixture } from '@/core/matter/mixture';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
-import { larder } from '../../support/kitchen';
+import { predictFormula } from '@/core/predict/formula';
+import { formulaOf, larder } from '../../support/kitchen';
 
 const anyIngredient = fc.constantFrom(...larder.values());
 const anyPan = fc.array(fc.tuple(anyIngredient, fc.double({ min: 0, max: 5000, noNaN: true })), { maxLength: 20 });
@@ -77,5 +78,28 @@ describe('folding into model species', () => {
     );
     expect(mixture.pectinG).toBeCloseTo(30);
     expect(mixture.milkFatG).toBeCloseTo(20);
+  });
+});
+
+describe('what boils off', () => {
+  it('is water alone, and never nearly all of it', () => {
+    const cream = mix([{ perGram: compositionVector({ water: 60, milk_fat: 40 }), grams: 100 }]);
+    const boiled = boilOff(cream.slice(), 20);
+    expect(boiled[COMPONENT_INDEX.water]).toBeCloseTo(40, 9);
+    expect(boiled[COMPONENT_INDEX.milk_fat]).toBe(cream[COMPONENT_INDEX.milk_fat]);
+    expect(boilOff(cream.slice(), 500)[COMPONENT_INDEX.water]).toBeCloseTo(3, 9);
+    expect(boilOff(cream.slice(), 0)).toEqual(cream);
+  });
+
+  it('thickens the finished batch and lightens it by as much', () => {
+    const formula = formulaOf([
+      ['dark-couverture-60', 100],
+      ['cream-35', 200],
+    ]);
+    const [plain, boiled] = [formula, { ...formula, evaporationG: 30 }].map((each) => predictFormula(each));
+    expect(boiled?.massG).toBeCloseTo((plain?.massG ?? 0) - 30, 9);
+    expect(boiled?.moments[0]?.state.flow.resistancePa ?? 0).toBeGreaterThan(
+      plain?.moments[0]?.state.flow.resistancePa ?? 0,
+    );
   });
 });
