@@ -149,7 +149,7 @@ export function ResistanceChart({
         width: globals.gridWidth as number,
         height: globals.gridHeight as number,
       };
-      if (host.width > 0 && grid !== undefined) {
+      if (host.width > 0 && grid !== undefined && Object.values(next).every(Number.isFinite)) {
         setPlot((now) => (now && JSON.stringify(now) === JSON.stringify(next) ? now : next));
       }
     };
