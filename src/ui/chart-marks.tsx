@@ -25,6 +25,8 @@ export interface ChartPoint {
   readonly resistancePa: number;
   /** -1 too loose, 0 as wanted or not asked, 1 too stiff */
   readonly side: -1 | 0 | 1;
+  /** by what a little more of the row at hand would move it: drawn as an arrow with its factor */
+  readonly moreFactor?: number | undefined;
 }
 
 export const GATE_HALF_WIDTH_C = 2.2;
@@ -37,6 +39,9 @@ function resistanceAt(curve: ResistanceCurve, temperatureC: number): number {
   const [a, b] = [curve.resistancePa[i] as number, curve.resistancePa[i + 1] as number];
   return Math.exp(Math.log(a) + (place - i) * (Math.log(b) - Math.log(a)));
 }
+
+/** A resistance on the axis: `0.03 Pa`, `10 kPa`. */
+const pascals = (pa: number) => (pa >= 1000 ? `${pa / 1000}\u202fkPa` : `${pa}\u202fPa`);
 
 /** Landmarks on the left, temperatures below. */
 export function Scales({ plot, kitchenC }: { plot: Plot; kitchenC: number | undefined }) {
@@ -53,8 +58,11 @@ export function Scales({ plot, kitchenC }: { plot: Plot; kitchenC: number | unde
             y2={yOf(resistancePa, plot)}
             stroke="var(--color-rule-soft)"
           />
-          <text x={LEFT + plot.left - 8} y={yOf(resistancePa, plot) + 4} textAnchor="end" fill="var(--color-mute)">
+          <text x={LEFT + plot.left - 8} y={yOf(resistancePa, plot)} textAnchor="end" fill="var(--color-mute)">
             {name}
+            <tspan x={LEFT + plot.left - 8} dy={12} className="read text-[10.5px]">
+              {pascals(resistancePa)}
+            </tspan>
           </text>
         </g>
       ))}
@@ -137,6 +145,20 @@ export function PointMark({ point, cx, cy, colour }: { point: ChartPoint; cx: nu
         strokeWidth={3}
       />
       <path d={`M ${cx - 4} ${cy + base} L ${cx + 4} ${cy + base} L ${cx} ${cy + tip} Z`} fill="var(--color-off)" />
+    </g>
+  );
+}
+
+/** Which way a little more of the row at hand would move a point, and by what factor. */
+export function MoreMark({ factor, cx, cy }: { factor: number; cx: number; cy: number }) {
+  const up = factor >= 1 ? -1 : 1;
+  const x = cx + 15;
+  return (
+    <g stroke="var(--color-sheet)" strokeWidth={3} paintOrder="stroke" fill="var(--color-ink)">
+      <path d={`M ${x - 4} ${cy} L ${x + 4} ${cy} L ${x} ${cy + up * 9} Z`} />
+      <text x={x + 7} y={cy + 5 * up + 4} className="read text-[12px] font-semibold">
+        {`×${factor.toFixed(2)}`}
+      </text>
     </g>
   );
 }

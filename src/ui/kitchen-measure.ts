@@ -30,7 +30,7 @@ const TYPED: Readonly<Record<string, readonly string[]>> = {
   cup: ['cup', 'cups', 'metric cup', 'metric cups'],
   usCup: ['us cup', 'us cups'],
   tbsp: ['tbsp', 'tablespoon', 'tablespoons'],
-  auTbsp: ['tbsp 20', 'au tbsp'],
+  auTbsp: ['tbsp 20', 'tbsp (20 ml)', 'au tbsp'],
   tsp: ['tsp', 'teaspoon', 'teaspoons'],
   pinch: ['pinch', 'pinches'],
 };
@@ -85,4 +85,9 @@ export function gramsRules(ingredient: Measurable | undefined, words: string | u
     if (!(piece in VOLUMES)) put(piece, [piece, `${piece}s`, ...(piece === 'leaf' ? ['leaves'] : [])]);
   }
   return { ...GRAMS, units };
+}
+
+/** Rules of the measure beside the grams: a number alone could be cups or spoons. */
+export function measureRules(ingredient: Measurable, words: string | undefined): AmountRules {
+  return { ...gramsRules(ingredient, words), unitNeeded: true, example: '1 1/4 cup' };
 }

@@ -18,6 +18,8 @@ interface NumberFieldProps {
   readonly step?: number;
   readonly showLabel?: boolean;
   readonly placeholder?: string;
+  /** `quiet`: without a frame and unit until it is worked in, with room for a line of text below */
+  readonly look?: 'framed' | 'quiet';
   readonly onLeave?: () => void;
 }
 
@@ -37,6 +39,7 @@ export function NumberField({
   step = 1,
   showLabel = false,
   placeholder,
+  look = 'framed',
   onLeave,
 }: NumberFieldProps) {
   const id = useId();
@@ -86,15 +89,17 @@ export function NumberField({
         {label}
       </label>
       <div
-        className={`flex h-11 items-center rounded-lg border bg-field focus-within:outline-2 focus-within:outline-enamel has-disabled:border-dashed has-disabled:bg-rule-soft ${
-          typed?.message ? 'border-off' : 'border-rule'
-        }`}
+        className={`flex h-11 items-center rounded-lg border focus-within:outline-2 focus-within:outline-enamel has-disabled:border-dashed has-disabled:bg-rule-soft ${
+          typed?.message ? 'border-off' : look === 'framed' ? 'border-rule' : 'border-transparent'
+        } ${look === 'framed' ? 'bg-field' : 'hover:border-rule'}`}
       >
         <input
           id={id}
-          inputMode="decimal"
+          inputMode={rules.unitNeeded ? 'text' : 'decimal'}
           autoComplete="off"
-          className="read h-full w-full min-w-0 bg-transparent pl-2 text-right text-[1.02rem] focus-visible:outline-none"
+          className={`read h-full w-full min-w-0 bg-transparent text-right focus-visible:outline-none ${
+            look === 'framed' ? 'pl-2 text-[1.02rem]' : 'pb-4 text-[0.86rem]'
+          }`}
           value={shown}
           placeholder={placeholder}
           disabled={disabled}
@@ -109,9 +114,11 @@ export function NumberField({
           onKeyDown={onKeyDown}
           onPaste={onPaste}
         />
-        <span className="read pr-2 pl-1 text-[0.8rem] text-mute" aria-hidden="true">
-          {rules.unit}
-        </span>
+        {look === 'framed' && (
+          <span className="read pr-2 pl-1 text-[0.8rem] text-mute" aria-hidden="true">
+            {rules.unit}
+          </span>
+        )}
       </div>
       {typed?.message && (
         <p

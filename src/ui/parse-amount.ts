@@ -11,6 +11,8 @@ export interface AmountRules {
   readonly unit: string;
   /** what units may be typed and what one of them is in the field's unit */
   readonly units?: Readonly<Record<string, number>>;
+  /** a number alone says too little here */
+  readonly unitNeeded?: boolean;
   /** a number such as this field wants, for messages */
   readonly example: string;
 }
@@ -84,6 +86,7 @@ export function parseAmount(typed: string, rules: AmountRules): ParsedAmount {
   const value = readNumber(number.trim());
   if (!Number.isFinite(value)) return refuse(`That isn't a number. Type it like ${rules.example}.`);
   const units = rules.units ?? { [rules.unit]: 1 };
+  if (unit === '' && rules.unitNeeded) return refuse(`${number.trim()} of what? Type it like ${rules.example}.`);
   const factor = unit === '' ? 1 : units[unit.toLowerCase()];
   if (factor === undefined) {
     const known = Object.keys(units).filter(Boolean);

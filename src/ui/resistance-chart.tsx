@@ -5,7 +5,7 @@ import dynamic from 'next/dynamic';
 import { type PointerEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { CURVE_FROM_C, CURVE_TO_C, type ResistanceCurve } from '@/core/predict/curve';
 import { BOTTOM, HEIGHT, HIGHEST, LOWEST, level, type Plot, TOP, temperatureAt, xOf, yOf } from './chart-geometry';
-import { type ChartGate, type ChartPoint, GateMark, PointMark, Reading, Scales } from './chart-marks';
+import { type ChartGate, type ChartPoint, GateMark, MoreMark, PointMark, Reading, Scales } from './chart-marks';
 import { chartNonce } from './chart-nonce';
 import { moveLines } from './chart-paths';
 import { significant } from './format';
@@ -27,8 +27,8 @@ export interface ChartBand {
 const INK = '#182022';
 const MUTE = '#56646a';
 const ENAMEL = '#1b3fd0';
-/** Gates closer than this would write over each other, °C. */
-const CROWDED_C = 18;
+/** Gates closer than this would write over each other, px. */
+const CROWDED_PX = 108;
 
 const round3 = (value: number) => Math.round(value * 1000) / 1000;
 
@@ -216,7 +216,8 @@ export function ResistanceChart({
                 gate.side === -1 ||
                 gates.some(
                   (other) =>
-                    other.temperatureC < gate.temperatureC && gate.temperatureC - other.temperatureC < CROWDED_C,
+                    other.temperatureC < gate.temperatureC &&
+                    xOf(other.temperatureC, plot) - xOf(gate.temperatureC, plot) < CROWDED_PX,
                 )
               }
               plot={plot}
@@ -231,6 +232,17 @@ export function ResistanceChart({
               colour={colour}
             />
           ))}
+          {points.map(
+            ({ name, temperatureC, resistancePa, moreFactor }) =>
+              moreFactor !== undefined && (
+                <MoreMark
+                  key={`${name} more`}
+                  factor={moreFactor}
+                  cx={xOf(temperatureC, plot)}
+                  cy={yOf(resistancePa, plot)}
+                />
+              ),
+          )}
           {readingC !== undefined && <Reading curve={curve} temperatureC={readingC} plot={plot} />}
         </svg>
       )}

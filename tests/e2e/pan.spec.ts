@@ -22,9 +22,14 @@ test('measures stand beside grams, are typed, and are balanced to', async ({ pag
     ],
   });
   await page.getByLabel('Measures beside grams').selectOption('cups');
-  const row = page.locator('li[data-key]').filter({ hasText: 'Dark couverture' });
-  await expect(row).toContainText('1 ¼\u00a0cup');
+  const measure = page.getByLabel(/^Measure of Dark couverture/);
+  await expect(measure).toHaveValue('1 ¼\u00a0cup');
+  await measure.fill('2');
+  await expect(page.getByText('2 of what?')).toBeVisible();
+  await measure.fill('1 cup');
+  await expect(gramsOf(page, 'Dark couverture')).toHaveValue('167.5');
   await gramsOf(page, 'Dark couverture').fill('1 1/2 cup');
+  await expect(measure).toHaveValue('1 ½\u00a0cup');
   await saved(page);
   expect((await kept(page, id)).file.lines[0]?.grams).toBeCloseTo(251.25, 2);
   await page.getByRole('checkbox', { name: /whole spoons/ }).check();
@@ -43,7 +48,10 @@ test('measures stand beside grams, are typed, and are balanced to', async ({ pag
 test('a row says what its grams do, keeps its ratio, and is swapped', async ({ page, silent }) => {
   const id = await openFormula(page);
   await page.getByRole('button', { name: /Whipping cream.*steps/ }).click();
-  await expect(page.getByTestId('effects')).toContainText(/thinner at 36\u202f°C ×0\.9\d/);
+  await expect(page.getByTestId('effects')).toContainText(/thinner at 36\u202f°C ×0\.\d/);
+  const words = (await page.getByTestId('effects').textContent()) ?? '';
+  const told = Number(/×(0\.\d+)/.exec(words)?.[1]);
+  await expect(page.getByTestId('resistance-chart')).toContainText(`×${told.toFixed(2)}`);
   await page.getByLabel(/Ratio of Whipping cream/).selectOption('A');
   await page.getByRole('button', { name: /Dark couverture.*steps/ }).click();
   await page.getByLabel(/Ratio of Dark couverture/).selectOption('A');

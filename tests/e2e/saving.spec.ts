@@ -18,6 +18,9 @@ test('a second tablet is told, nothing is overwritten, and either version can go
   await expect(page.getByTestId('save-state')).toHaveText('Not saved: changed elsewhere');
   expect((await kept(page, id)).file.lines[1]?.grams).toBe(250);
   await expect(gramsOf(page, 'Whipping cream')).toHaveValue('300');
+  const cream = notice.getByRole('row').filter({ hasText: 'Whipping cream' });
+  await expect(cream).toContainText('250 g');
+  await expect(cream).toContainText('300 g');
   await notice.getByRole('button', { name: 'Keep mine' }).click();
   await expect(page.getByTestId('save-state')).toHaveText('Saved');
   expect((await kept(page, id)).file.lines[1]?.grams).toBe(300);

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { besideGrams, cooksNumber, gramsRules, measureText } from '@/ui/kitchen-measure';
+import type { MeasureSystem } from '@/core/matter/measures';
+import type { Ingredient } from '@/formats/ingredient';
+import { besideGrams, cooksNumber, gramsRules, measureRules, measureText } from '@/ui/kitchen-measure';
 import { parseAmount } from '@/ui/parse-amount';
 import { larder } from '../support/kitchen';
 
@@ -42,5 +44,25 @@ describe('a grams field reads the ingredient’s own measures', () => {
   it('and says what it cannot read', () => {
     expect(grams('3 barrels')).toMatch(/^Only .* can be read here/);
     expect(grams('-1 cup')).toMatch(/below 0/);
+  });
+});
+
+describe('the measure beside the grams', () => {
+  const rules = measureRules(chocolate as Ingredient, 'chopped');
+
+  it('wants its unit: a number alone could be cups or spoons', () => {
+    expect(parseAmount('2', rules)).toEqual({ ok: false, message: '2 of what? Type it like 1 1/4 cup.' });
+  });
+
+  it('reads back what it writes, for every amount a cook can fill', () => {
+    for (const system of ['cups', 'usCups', 'ounces'] as MeasureSystem[]) {
+      for (const grams of [2.1, 10.3, 42, 83.75, 209.375, 335, 502.5]) {
+        const text = besideGrams(chocolate, grams, system, 'chopped');
+        if (text === undefined) continue;
+        const parsed = parseAmount(text, rules);
+        expect(parsed).toMatchObject({ ok: true });
+        expect(besideGrams(chocolate, parsed.ok ? parsed.value : 0, system, 'chopped')).toBe(text);
+      }
+    }
   });
 });

@@ -7,8 +7,8 @@ import { prepareBatch, stateIn } from './state';
 /** Share of the batch by which a slope is taken. */
 const STEP = 1e-4;
 
-/** What a moment's quantities become per 1 % of the batch. */
-export interface MomentSensitivity {
+/** How a moment's quantities change. */
+export interface MomentChange {
   readonly moment: string;
   /** d ln(value) for quantities that are never 0 and not a share; d value for the rest */
   readonly byQuantity: Readonly<Record<GateQuantity, number>>;
@@ -21,6 +21,46 @@ export const AS_FACTOR: ReadonlySet<GateQuantity> = new Set<GateQuantity>([
   'resistancePa',
 ]);
 
+const forEachQuantity = (value: (quantity: GateQuantity) => number) =>
+  Object.fromEntries(GATE_QUANTITIES.map((quantity) => [quantity, value(quantity)])) as Record<GateQuantity, number>;
+
+/**
+ * What more of an ingredient does to every quantity at every moment.
+ *
+ * @param formula mass above 0
+ * @param perGram what 1 g of the ingredient is made of: a line's, or any other
+ * @param addedG g, above 0
+ * @param priceEurPerKg its price, for the cost
+ * @example 10 g of cream more thins 300 g of an equal-weights ganache at 40 °C by a fifth
+ */
+export function changeByMore(
+  formula: Formula,
+  perGram: ComponentVector,
+  addedG: number,
+  priceEurPerKg = 0,
+): MomentChange[] {
+  const base = finishedComponents(formula);
+  const massG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
+  const cost = formula.lines.reduce((sum, line) => sum + line.grams * (line.priceEurPerKg ?? 0), 0);
+  const moved = new Float64Array(COMPONENT_COUNT);
+  for (let i = 0; i < COMPONENT_COUNT; i++) moved[i] = (base[i] as number) + addedG * (perGram[i] as number);
+  const [before, after] = [prepareBatch(base, formula.process), prepareBatch(moved, formula.process)];
+  return formula.moments.map(({ name, temperatureC, history }) => {
+    const climate = climateAt(temperatureC, history);
+    const was = { mixture: before.mixture, state: stateIn(before, climate), costEurPerKg: cost / massG };
+    const is = {
+      mixture: after.mixture,
+      state: stateIn(after, climate),
+      costEurPerKg: (cost + addedG * priceEurPerKg) / (massG + addedG),
+    };
+    const change = (quantity: GateQuantity) => {
+      const [a, b] = [quantityOf(was, quantity), quantityOf(is, quantity)];
+      return AS_FACTOR.has(quantity) ? onScale(quantity, b) - onScale(quantity, a) : b - a;
+    };
+    return { moment: name, byQuantity: forEachQuantity(change) };
+  });
+}
+
 /**
  * What 1 % of the batch more of an ingredient does to every quantity at every moment, from forward differences.
  *
@@ -29,33 +69,10 @@ export const AS_FACTOR: ReadonlySet<GateQuantity> = new Set<GateQuantity>([
  * @param priceEurPerKg its price, for the cost
  * @example 1 % of cream more thins an equal-weights ganache by 6.6 % at 40 °C
  */
-export function sensitivity(formula: Formula, perGram: ComponentVector, priceEurPerKg = 0): MomentSensitivity[] {
-  const base = finishedComponents(formula);
+export function sensitivity(formula: Formula, perGram: ComponentVector, priceEurPerKg = 0): MomentChange[] {
   const massG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
-  const cost = formula.lines.reduce((sum, line) => sum + line.grams * (line.priceEurPerKg ?? 0), 0);
-  const added = STEP * massG;
-  const moved = new Float64Array(COMPONENT_COUNT);
-  for (let i = 0; i < COMPONENT_COUNT; i++) moved[i] = (base[i] as number) + added * (perGram[i] as number);
-  const [before, after] = [prepareBatch(base, formula.process), prepareBatch(moved, formula.process)];
-  return formula.moments.map(({ name, temperatureC, history }) => {
-    const climate = climateAt(temperatureC, history);
-    const was = { mixture: before.mixture, state: stateIn(before, climate), costEurPerKg: cost / massG };
-    const is = {
-      mixture: after.mixture,
-      state: stateIn(after, climate),
-      costEurPerKg: (cost + added * priceEurPerKg) / (massG + added),
-    };
-    const change = (quantity: GateQuantity) => {
-      const [a, b] = [quantityOf(was, quantity), quantityOf(is, quantity)];
-      const step = AS_FACTOR.has(quantity) ? onScale(quantity, b) - onScale(quantity, a) : b - a;
-      return step / (100 * STEP);
-    };
-    return {
-      moment: name,
-      byQuantity: Object.fromEntries(GATE_QUANTITIES.map((quantity) => [quantity, change(quantity)])) as Record<
-        GateQuantity,
-        number
-      >,
-    };
-  });
+  return changeByMore(formula, perGram, STEP * massG, priceEurPerKg).map(({ moment, byQuantity }) => ({
+    moment,
+    byQuantity: forEachQuantity((quantity) => byQuantity[quantity] / (100 * STEP)),
+  }));
 }

@@ -18,6 +18,7 @@ import { type Compared, CurveView } from './curve-view';
 import { type FormulaDraft, fileOf } from './formula-draft';
 import { LaterDayChart, LaterMapView, MaterialCard, type MaterialView } from './material-card';
 import { MomentsStrip } from './moments-strip';
+import { triedMore } from './more-of-row';
 import { ingredientName, ingredientsInPan, Pan } from './pan';
 import { SaveNotice, saveWords } from './save-notice';
 import { useAutosave } from './use-autosave';
@@ -80,6 +81,7 @@ export function BalanceScreen({
   const [rested, setRested] = useState(24);
   const [view, setView] = useState<MaterialView>('curve');
   const [household, setHousehold] = useState(false);
+  const [openKey, setOpenKey] = useState<string | undefined>();
   const [compared, setCompared] = useState<readonly Compared[]>([]);
   const [measures] = useMeasureSystem();
   const [kitchenC] = useKitchenTemperature();
@@ -115,6 +117,10 @@ export function BalanceScreen({
     () => (proposed ? [{ name: 'proposed', prediction: proposed }] : compared),
     [proposed, compared],
   );
+  const more = useMemo(() => {
+    const place = knownLines(draft, larder).findIndex((line) => line.key === openKey);
+    return predicted && triedMore(predicted.formula, place);
+  }, [draft, larder, openKey, predicted]);
   const compare = (name: string, other: FormulaFile) => {
     const lines = other.lines.map((line, i) => ({ ...line, key: `compared-${i}` }));
     const prediction = predictDraft({ ...other, lines }, larder)?.prediction;
@@ -138,7 +144,7 @@ export function BalanceScreen({
         onVariants={() => setSheet('variants')}
         onTags={() => setSheet('tags')}
       />
-      <SaveNotice autosave={autosave} onOpen={formula.open} />
+      <SaveNotice autosave={autosave} draft={draft} larder={larder} onOpen={formula.open} />
       <main className="grid flex-1 grid-cols-1 md:grid-cols-[372px_minmax(0,1fr)] md:grid-rows-[auto_auto_1fr] lg:min-h-0 lg:grid-cols-[396px_minmax(0,1fr)_292px] lg:grid-rows-[auto_minmax(0,1fr)]">
         <div className="thin-scroll border-rule border-r bg-sheet md:row-span-3 lg:row-span-2 lg:overflow-y-auto">
           <Pan
@@ -147,6 +153,9 @@ export function BalanceScreen({
             from={isStep ? changedFrom(draft, formula.previousDraft) : NO_CHANGES}
             measures={measures}
             current={current}
+            openKey={openKey}
+            onOpenKey={setOpenKey}
+            more={more}
             onAdd={openers.add}
             onSwap={openers.swap}
             onBlend={openers.blend}
@@ -183,6 +192,7 @@ export function BalanceScreen({
                     doubt={doubt}
                     rested={rested}
                     previous={previous?.prediction}
+                    more={more}
                     compared={shownBeside}
                     kitchenC={kitchenC}
                     edit={edit}

@@ -6,6 +6,7 @@ import { resistanceCurve } from '@/core/predict/curve';
 import type { MomentReading, Prediction } from '@/core/predict/formula';
 import { linearDoubt } from '@/core/predict/linear-doubt';
 import type { Doubt } from '@/core/predict/monte-carlo';
+import type { MomentChange } from '@/core/predict/sensitivity';
 import { chocolateColour } from '@/core/shine/colour';
 import { momentTitle } from '@/ui/cook-words';
 import { type ChartGate, type ChartPoint, ResistanceChart } from '@/ui/resistance-chart';
@@ -62,7 +63,7 @@ function gateOf(reading: MomentReading, prediction: Prediction, edit: (edit: Edi
   };
 }
 
-function pointOf(reading: MomentReading, prediction: Prediction): ChartPoint {
+function pointOf(reading: MomentReading, prediction: Prediction, more: MomentChange | undefined): ChartPoint {
   const missed = prediction.gates.find(
     (gate) => gate.moment === reading.moment.name && !gate.lands && FLOW_QUANTITIES.has(gate.quantity),
   );
@@ -71,6 +72,7 @@ function pointOf(reading: MomentReading, prediction: Prediction): ChartPoint {
     temperatureC: reading.moment.temperatureC,
     resistancePa: reading.state.flow.resistancePa,
     side: missed?.side ?? 0,
+    moreFactor: more && Math.exp(more.byQuantity.resistancePa),
   };
 }
 
@@ -86,6 +88,7 @@ export function CurveView({
   doubt,
   rested,
   previous,
+  more,
   compared,
   kitchenC,
   edit,
@@ -97,6 +100,8 @@ export function CurveView({
   rested: number;
   /** the state before the last change, drawn as a ghost */
   previous: Prediction | undefined;
+  /** what a little more of the row whose drawer is open would change */
+  more: readonly MomentChange[] | undefined;
   /** at most two */
   compared: readonly Compared[];
   kitchenC: number;
@@ -120,7 +125,7 @@ export function CurveView({
       before={ghost}
       others={others}
       gates={prediction.moments.flatMap((reading) => gateOf(reading, prediction, edit) ?? [])}
-      points={prediction.moments.map((reading) => pointOf(reading, prediction))}
+      points={prediction.moments.map((reading, m) => pointOf(reading, prediction, more?.[m]))}
       colour={chocolateColour(prediction.batch.mixture)}
       kitchenC={kitchenC}
     />

@@ -16,12 +16,13 @@ import {
 } from 'lucide-react';
 import { memo } from 'react';
 import { formIn, formsOf, type MeasureSystem, measureDoubt } from '@/core/matter/measures';
-import type { Formula, FormulaLine } from '@/core/predict/formula';
+import type { Moment } from '@/core/predict/moments';
+import type { MomentChange } from '@/core/predict/sensitivity';
 import { STAGES, type Stage } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { Button } from '@/ui/button';
 import { grams, gramsPlain } from '@/ui/format';
-import { besideGrams, gramsRules } from '@/ui/kitchen-measure';
+import { besideGrams, gramsRules, measureRules } from '@/ui/kitchen-measure';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import type { Edit, PanLine } from './formula-draft';
@@ -46,8 +47,8 @@ interface PanRowProps {
   readonly most: number;
   /** what the larder knows of it; nothing for an ingredient of the formula's own */
   readonly ingredient: Ingredient | undefined;
-  /** the row as the core sees it, for what its grams do */
-  readonly effectOf: { readonly formula: Formula; readonly line: FormulaLine } | undefined;
+  /** what a little more of it would do at which moments, while its drawer is open */
+  readonly more: { readonly moments: readonly Moment[]; readonly changes: readonly MomentChange[] } | undefined;
   readonly measures: MeasureSystem;
   readonly onSwap: (key: string) => void;
   readonly onBlend: (key: string) => void;
@@ -60,7 +61,6 @@ interface PanRowProps {
 /** One ingredient in the pan. Its drawer holds steps, limits and places, for one finger. */
 export const PanRow = memo(function PanRow(props: PanRowProps) {
   const { line, name, missing, share, from, open, onOpen, edit, pause, least, most, ingredient, measures } = props;
-  const beside = besideGrams(ingredient, line.grams, measures, line.form);
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: line.key,
   });
@@ -127,14 +127,26 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
           onLeave={pause}
           className="w-[92px] shrink-0"
         />
-        <span
-          className={`read flex min-h-11 shrink-0 flex-col items-end justify-center text-right text-[0.9rem] text-mute ${
-            measures === 'grams' ? 'w-12' : 'w-[74px]'
-          }`}
-        >
-          {beside && <span className="text-[0.8rem] text-ink leading-tight">{beside}</span>}
-          {share}
-        </span>
+        {measures === 'grams' || !ingredient ? (
+          <span className="read flex min-h-11 w-12 shrink-0 items-center justify-end text-[0.9rem] text-mute">
+            {share}
+          </span>
+        ) : (
+          <span className="relative w-[82px] shrink-0">
+            <NumberField
+              label={`Measure of ${name}`}
+              look="quiet"
+              value={line.grams}
+              rules={measureRules(ingredient, line.form)}
+              write={(g) => besideGrams(ingredient, g, measures, line.form) ?? ''}
+              onValue={(value) => value !== undefined && edit({ type: 'grams', key: line.key, grams: value })}
+              onLeave={pause}
+            />
+            <span className="read pointer-events-none absolute right-px bottom-1 text-[0.8rem] text-mute leading-none">
+              {share}
+            </span>
+          </span>
+        )}
       </div>
       <div className="pl-[60px]">
         <Reach line={line} least={least} most={most} from={from} />
@@ -171,7 +183,7 @@ const TIES = ['A', 'B', 'C'];
 
 /** Steps, least and most, form, moving and removing. */
 function Drawer(props: PanRowProps) {
-  const { line, name, place, count, edit, pause, ingredient, effectOf, onSwap, onBlend } = props;
+  const { line, name, place, count, edit, pause, ingredient, more, onSwap, onBlend } = props;
   const nudge = (step: number) =>
     edit({
       type: 'grams',
@@ -180,7 +192,7 @@ function Drawer(props: PanRowProps) {
     });
   return (
     <fieldset className="space-y-3 pt-1 pr-1 pb-3 pl-[60px]" aria-label={`${name}: more`}>
-      {effectOf && <GramEffects {...effectOf} />}
+      {more && <GramEffects {...more} />}
       <div className="flex gap-1.5">
         {STEPS.map((step) => (
           <Button

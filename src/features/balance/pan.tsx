@@ -15,6 +15,7 @@ import { Plus } from 'lucide-react';
 import { Fragment, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { reachOf } from '@/core/balance/problem';
 import type { MeasureSystem } from '@/core/matter/measures';
+import type { MomentChange } from '@/core/predict/sensitivity';
 import type { Ingredient } from '@/formats/ingredient';
 import { Key } from '@/ui/button';
 import { grams, gramsPlain, percent, significant } from '@/ui/format';
@@ -25,7 +26,7 @@ import { type PanLine, totalGrams, yieldGrams } from './formula-draft';
 import { isChocolate, isLiquid } from './kinds';
 import { PanRow } from './pan-row';
 import { STAGE_WORDS } from './stage-words';
-import { knownLines, type Larder, type OpenFormula } from './use-formula';
+import type { Larder, OpenFormula } from './use-formula';
 
 /** What a row's share is counted in. */
 type Parts = 'batch' | 'chocolate' | 'liquid';
@@ -65,6 +66,9 @@ export function Pan({
   from,
   measures,
   current,
+  openKey,
+  onOpenKey,
+  more,
   onAdd,
   onSwap,
   onBlend,
@@ -76,6 +80,11 @@ export function Pan({
   measures: MeasureSystem;
   /** key of the row the keys act on */
   current: string | undefined;
+  /** key of the row whose drawer is open */
+  openKey: string | undefined;
+  onOpenKey: (change: (now: string | undefined) => string | undefined) => void;
+  /** what a little more of the open row would change */
+  more: readonly MomentChange[] | undefined;
   onAdd: () => void;
   onSwap: (key: string | undefined) => void;
   onBlend: (key: string) => void;
@@ -84,7 +93,6 @@ export function Pan({
   // The bar below may come a frame after the curve.
   const later = useDeferredValue(predicted);
   const laterDraft = useDeferredValue(draft);
-  const [openKey, setOpenKey] = useState<string | undefined>();
   const [parts, setParts] = useState<Parts>('batch');
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
@@ -100,16 +108,11 @@ export function Pan({
         ? significant((100 * grams) / reference, 3)
         : '–';
 
-  const effectOf = (key: string) => {
-    const place = knownLines(draft, larder).findIndex((each) => each.key === key);
-    const line = predicted?.formula.lines[place];
-    return predicted && line && { formula: predicted.formula, line };
-  };
-
+  const tried = predicted && more && { moments: predicted.formula.moments, changes: more };
   const order = draft.lines.map((line) => line.key).join(' ');
   // One list as long as the order stands: a new one would draw every row anew.
   const keys = useMemo(() => (order === '' ? [] : order.split(' ')), [order]);
-  const toggle = useCallback((key: string) => setOpenKey((now) => (now === key ? undefined : key)), []);
+  const toggle = useCallback((key: string) => onOpenKey((now) => (now === key ? undefined : key)), [onOpenKey]);
 
   const onDragEnd = ({ active, over }: DragEndEvent) => {
     const to = draft.lines.findIndex((line) => line.key === over?.id);
@@ -181,7 +184,7 @@ export function Pan({
                     least={reachOf(line, total).least}
                     most={drawnMost(reachOf(line, total).most)}
                     ingredient={larder.get(line.ingredient)}
-                    effectOf={openKey === line.key ? effectOf(line.key) : undefined}
+                    more={openKey === line.key ? tried : undefined}
                     measures={measures}
                     onSwap={onSwap}
                     onBlend={onBlend}

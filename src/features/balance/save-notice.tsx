@@ -1,8 +1,13 @@
 'use client';
 
+import dynamic from 'next/dynamic';
 import type { FormulaFile } from '@/formats/formula-file';
 import { Button } from '@/ui/button';
+import type { FormulaDraft } from './formula-draft';
 import type { Autosave, SaveState } from './use-autosave';
+import type { Larder } from './use-formula';
+
+const LaterSideBySide = dynamic(() => import('./side-by-side').then(({ SideBySide }) => SideBySide), { ssr: false });
 
 /** Where saving stands, in one or two words. */
 export function saveWords(state: SaveState): string {
@@ -24,7 +29,17 @@ export function saveWords(state: SaveState): string {
 }
 
 /** What needs a decision or a word before saving can go on. */
-export function SaveNotice({ autosave, onOpen }: { autosave: Autosave; onOpen: (file: FormulaFile) => void }) {
+export function SaveNotice({
+  autosave,
+  draft,
+  larder,
+  onOpen,
+}: {
+  autosave: Autosave;
+  draft: FormulaDraft;
+  larder: Larder;
+  onOpen: (file: FormulaFile) => void;
+}) {
   const { state, left } = autosave;
   if (state.kind === 'stale') {
     const { theirs } = state;
@@ -44,6 +59,9 @@ export function SaveNotice({ autosave, onOpen }: { autosave: Autosave; onOpen: (
           Take theirs
         </Button>
         <Button onClick={() => autosave.keepMine(theirs)}>Keep mine</Button>
+        <div className="thin-scroll max-h-[36vh] w-full max-w-[560px] overflow-y-auto rounded-lg bg-sheet px-3 pb-2">
+          <LaterSideBySide name={`saved there at ${at}`} file={theirs.file} draft={draft} larder={larder} />
+        </div>
       </Notice>
     );
   }

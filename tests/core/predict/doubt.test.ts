@@ -2,11 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { compositionVector } from '@/core/matter/components';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
 import { CURVE_FROM_C, CURVE_TO_C } from '@/core/predict/curve';
-import type { Formula, FormulaLine } from '@/core/predict/formula';
+import { type Formula, type FormulaLine, predictFormula } from '@/core/predict/formula';
 import { inputDoubts } from '@/core/predict/input-doubt';
 import { linearDoubt } from '@/core/predict/linear-doubt';
 import { monteCarlo } from '@/core/predict/monte-carlo';
-import { sensitivity } from '@/core/predict/sensitivity';
+import { changeByMore, sensitivity } from '@/core/predict/sensitivity';
 import { flowAt, prepareBatch } from '@/core/predict/state';
 import { normalNumbers, seededNumbers } from '@/core/random';
 import { CREAM_35, DARK_60, MILK } from '../../support/kitchen';
@@ -167,5 +167,23 @@ describe('what 1 % more of an ingredient does', () => {
     expect(pour?.byQuantity.apparentViscosityPaS).toBeCloseTo(eta, 2);
     expect(bench?.byQuantity.yieldStressPa).toBeCloseTo(tauBench, 2);
     expect(fridge?.byQuantity.yieldStressPa).toBeCloseTo(tauFridge, 2);
+  });
+
+  it('is exact for a step of any size: the batch predicted with that much more', () => {
+    const formula = ganache();
+    const parts = formula.lines[1]?.perGram as Float64Array;
+    for (const addedG of [1, 10, 200]) {
+      const lines = formula.lines.map((each, i) => (i === 1 ? { ...each, grams: each.grams + addedG } : each));
+      const [before, after] = [predictFormula(formula), predictFormula({ ...formula, lines })];
+      const changes = changeByMore(formula, parts, addedG);
+      before?.moments.forEach(({ state }, m) => {
+        const then = after?.moments[m]?.state;
+        expect(changes[m]?.byQuantity.resistancePa).toBeCloseTo(
+          Math.log((then?.flow.resistancePa ?? 0) / state.flow.resistancePa),
+          6,
+        );
+        expect(changes[m]?.byQuantity.waterActivity).toBeCloseTo((then?.waterActivity ?? 0) - state.waterActivity, 9);
+      });
+    }
   });
 });
