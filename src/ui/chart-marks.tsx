@@ -95,15 +95,53 @@ export function Scales({ plot, kitchenC }: { plot: Plot; kitchenC: number | unde
   );
 }
 
+/** A gate as drawn, px. */
+function gateBox(gate: ChartGate, plot: Plot) {
+  return {
+    left: xOf(Math.min(gate.temperatureC + GATE_HALF_WIDTH_C, CURVE_FROM_C), plot),
+    right: xOf(Math.max(gate.temperatureC - GATE_HALF_WIDTH_C, CURVE_TO_C), plot),
+    top: gate.highPa === undefined ? TOP + plot.top : yOf(gate.highPa, plot),
+    bottom: gate.lowPa === undefined ? TOP + plot.top + plot.height : yOf(gate.lowPa, plot),
+  };
+}
+
+const gateName = (gate: ChartGate) => `${gate.name} ${gate.side === 0 ? '✓' : '✕'}`;
+
+/** Where a gate's name is written, px. */
+export interface NamePlace {
+  readonly x: number;
+  readonly y: number;
+  readonly anchor: 'middle' | 'end';
+}
+
+/** A letter's width and the height of a line, px, as far as names must keep apart. */
+const LETTER = 7;
+const LINE = 15;
+
+/** Names above or below their gates, so that they do not write over each other. */
+export function placeNames(gates: readonly ChartGate[], plot: Plot): NamePlace[] {
+  const taken: { left: number; right: number; y: number }[] = [];
+  return gates.map((gate) => {
+    const { left, right, top, bottom } = gateBox(gate, plot);
+    const nearRightEdge = right > LEFT + plot.left + plot.width - 60;
+    const width = LETTER * gateName(gate).length;
+    const x = nearRightEdge ? right + 4 : (left + right) / 2;
+    const from = nearRightEdge ? x - width : x - width / 2;
+    const above = Math.max(top - 8, TOP + plot.top + 12);
+    const below = bottom + 16;
+    const wishes = gate.side === -1 ? [above, below] : [below, above];
+    const free = (y: number) =>
+      taken.every((other) => other.right < from || from + width < other.left || Math.abs(other.y - y) >= LINE);
+    const y = [...wishes, below + LINE, above - LINE].find(free) ?? (wishes[0] as number);
+    taken.push({ left: from, right: from + width, y });
+    return { x, y, anchor: nearRightEdge ? 'end' : 'middle' };
+  });
+}
+
 /** Two bars and a wash between them; the name with ✓ or which way it is off. */
-export function GateMark({ gate, nameAbove, plot }: { plot: Plot; gate: ChartGate; nameAbove: boolean }) {
-  const left = xOf(Math.min(gate.temperatureC + GATE_HALF_WIDTH_C, CURVE_FROM_C), plot);
-  const right = xOf(Math.max(gate.temperatureC - GATE_HALF_WIDTH_C, CURVE_TO_C), plot);
-  const top = gate.highPa === undefined ? TOP + plot.top : yOf(gate.highPa, plot);
-  const bottom = gate.lowPa === undefined ? TOP + plot.top + plot.height : yOf(gate.lowPa, plot);
+export function GateMark({ gate, nameAt, plot }: { plot: Plot; gate: ChartGate; nameAt: NamePlace }) {
+  const { left, right, top, bottom } = gateBox(gate, plot);
   const colour = gate.side === 0 ? 'var(--color-enamel)' : 'var(--color-off)';
-  const name = `${gate.name} ${gate.side === 0 ? '✓' : '✕'}`;
-  const nearRightEdge = right > LEFT + plot.left + plot.width - 60;
   return (
     <g>
       <rect x={left} y={top} width={right - left} height={Math.max(bottom - top, 1)} fill={colour} fillOpacity={0.09} />
@@ -114,16 +152,16 @@ export function GateMark({ gate, nameAbove, plot }: { plot: Plot; gate: ChartGat
         <line x1={left - 4} x2={right + 4} y1={bottom} y2={bottom} stroke={colour} strokeWidth={2.5} />
       )}
       <text
-        x={nearRightEdge ? right + 4 : (left + right) / 2}
-        y={nameAbove ? Math.max(top - 8, TOP + plot.top + 12) : bottom + 16}
-        textAnchor={nearRightEdge ? 'end' : 'middle'}
+        x={nameAt.x}
+        y={nameAt.y}
+        textAnchor={nameAt.anchor}
         fill={colour}
         stroke="var(--color-sheet)"
         strokeWidth={4}
         paintOrder="stroke"
         className="font-semibold text-[12.5px]"
       >
-        {name}
+        {gateName(gate)}
       </text>
     </g>
   );
@@ -150,13 +188,19 @@ export function PointMark({ point, cx, cy, colour }: { point: ChartPoint; cx: nu
 }
 
 /** Which way a little more of the row at hand would move a point, and by what factor. */
-export function MoreMark({ factor, cx, cy }: { factor: number; cx: number; cy: number }) {
+export function MoreMark({ factor, cx, cy, toLeft }: { factor: number; cx: number; cy: number; toLeft: boolean }) {
+  const side = toLeft ? -1 : 1;
   const up = factor >= 1 ? -1 : 1;
-  const x = cx + 15;
+  const x = cx + 15 * side;
   return (
     <g stroke="var(--color-sheet)" strokeWidth={3} paintOrder="stroke" fill="var(--color-ink)">
       <path d={`M ${x - 4} ${cy} L ${x + 4} ${cy} L ${x} ${cy + up * 9} Z`} />
-      <text x={x + 7} y={cy + 5 * up + 4} className="read text-[12px] font-semibold">
+      <text
+        x={x + 7 * side}
+        y={cy + 5 * up + 4}
+        textAnchor={toLeft ? 'end' : 'start'}
+        className="read text-[12px] font-semibold"
+      >
         {`×${factor.toFixed(2)}`}
       </text>
     </g>

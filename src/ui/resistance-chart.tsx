@@ -4,8 +4,30 @@ import type { ApexOptions } from 'apexcharts';
 import dynamic from 'next/dynamic';
 import { type PointerEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { CURVE_FROM_C, CURVE_TO_C, type ResistanceCurve } from '@/core/predict/curve';
-import { BOTTOM, HEIGHT, HIGHEST, LOWEST, level, type Plot, TOP, temperatureAt, xOf, yOf } from './chart-geometry';
-import { type ChartGate, type ChartPoint, GateMark, MoreMark, PointMark, Reading, Scales } from './chart-marks';
+import {
+  BOTTOM,
+  HEIGHT,
+  HIGHEST,
+  LEFT,
+  LOWEST,
+  level,
+  type Plot,
+  TOP,
+  temperatureAt,
+  xOf,
+  yOf,
+} from './chart-geometry';
+import {
+  type ChartGate,
+  type ChartPoint,
+  GateMark,
+  MoreMark,
+  type NamePlace,
+  PointMark,
+  placeNames,
+  Reading,
+  Scales,
+} from './chart-marks';
 import { chartNonce } from './chart-nonce';
 import { moveLines } from './chart-paths';
 import { significant } from './format';
@@ -27,8 +49,6 @@ export interface ChartBand {
 const INK = '#182022';
 const MUTE = '#56646a';
 const ENAMEL = '#1b3fd0';
-/** Gates closer than this would write over each other, px. */
-const CROWDED_PX = 108;
 
 const round3 = (value: number) => Math.round(value * 1000) / 1000;
 
@@ -174,6 +194,7 @@ export function ResistanceChart({
     if (figure.current && plot) moveLines(figure.current, series, plot);
   }, [series, plot]);
 
+  const names = plot ? placeNames(gates, plot) : [];
   const onPointer = (event: PointerEvent<SVGSVGElement>) => {
     if (!plot) return;
     const box = event.currentTarget.getBoundingClientRect();
@@ -190,7 +211,12 @@ export function ResistanceChart({
         element?.style.setProperty('--pour', colour);
       }}
     >
-      <div className="h-[372px] pt-[14px] pr-[14px] pb-[28px] pl-[96px]">
+      {plot && (
+        <svg className="pointer-events-none absolute inset-0 h-full w-full" aria-hidden="true">
+          <Scales plot={plot} kitchenC={kitchenC} />
+        </svg>
+      )}
+      <div className="relative h-[372px] pt-[14px] pr-[14px] pb-[28px] pl-[96px]">
         <Chart
           type="rangeArea"
           height={HEIGHT - TOP - BOTTOM}
@@ -207,21 +233,8 @@ export function ResistanceChart({
           onPointerDown={onPointer}
           onPointerLeave={() => setReadingC(undefined)}
         >
-          <Scales plot={plot} kitchenC={kitchenC} />
-          {gates.map((gate) => (
-            <GateMark
-              key={`${gate.name}${gate.temperatureC}`}
-              gate={gate}
-              nameAbove={
-                gate.side === -1 ||
-                gates.some(
-                  (other) =>
-                    other.temperatureC < gate.temperatureC &&
-                    xOf(other.temperatureC, plot) - xOf(gate.temperatureC, plot) < CROWDED_PX,
-                )
-              }
-              plot={plot}
-            />
+          {gates.map((gate, i) => (
+            <GateMark key={`${gate.name}${gate.temperatureC}`} gate={gate} nameAt={names[i] as NamePlace} plot={plot} />
           ))}
           {points.map((point) => (
             <PointMark
@@ -240,6 +253,7 @@ export function ResistanceChart({
                   factor={moreFactor}
                   cx={xOf(temperatureC, plot)}
                   cy={yOf(resistancePa, plot)}
+                  toLeft={xOf(temperatureC, plot) > LEFT + plot.left + plot.width - 60}
                 />
               ),
           )}

@@ -159,6 +159,13 @@ describe('the measures', () => {
       sideWord: 'too little',
     });
   });
+
+  it('give every gauge a track, even when all of it stays in the bowl', () => {
+    const lost = { ...open(gloss), yield: { bowlLossGrams: 90_000 } };
+    const shown = measures(lost, predict(gloss), undefined);
+    expect(shown.at(-1)).toMatchObject({ key: 'yield', value: 0 });
+    for (const { range } of shown) expect(range[1]).toBeGreaterThan(range[0]);
+  });
 });
 
 describe('cautions', () => {

@@ -215,7 +215,7 @@ export function BalanceScreen({
             </div>
             <div className="thin-scroll border-rule bg-sheet lg:col-start-3 lg:overflow-y-auto lg:border-l">
               <VerdictDetails
-                draft={laterDraft}
+                draft={later ? laterDraft : draft}
                 prediction={later?.prediction ?? prediction}
                 doubt={doubt}
                 inPan={inPan}

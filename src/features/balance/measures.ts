@@ -166,7 +166,10 @@ function yieldMeasure(draft: FormulaDraft, prediction: Prediction): Measure {
     spread: undefined,
     spreadWords: '',
     plain: true,
-    range: wanted === undefined ? [0, 2 * value] : [Math.min(0.8 * wanted, value), Math.max(1.2 * wanted, value)],
+    range:
+      wanted === undefined
+        ? [0, Math.max(2 * value, 1)]
+        : [Math.min(0.8 * wanted, value), Math.max(1.2 * wanted, value)],
   };
 }
 

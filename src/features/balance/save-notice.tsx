@@ -59,7 +59,7 @@ export function SaveNotice({
           Take theirs
         </Button>
         <Button onClick={() => autosave.keepMine(theirs)}>Keep mine</Button>
-        <div className="thin-scroll max-h-[36vh] w-full max-w-[560px] overflow-y-auto rounded-lg bg-sheet px-3 pb-2">
+        <div className="thin-scroll max-h-[26vh] w-full max-w-[560px] overflow-y-auto rounded-lg bg-sheet px-3 pb-2">
           <LaterSideBySide name={`saved there at ${at}`} file={theirs.file} draft={draft} larder={larder} />
         </div>
       </Notice>
