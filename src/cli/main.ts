@@ -1,7 +1,8 @@
 import { readFileSync, statSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { answerBalance, answerPredict } from '@/formats/answers';
-import { FormulaFileError, LARGEST_FILE_BYTES, parseFormulaText, readFormula } from '@/formats/formula-file';
+import { LARGEST_FILE_BYTES, parseFormulaText, readFormula } from '@/formats/formula-file';
+import { FormulaFileError } from '@/formats/formula-file-error';
 import { parseLarderCsv } from '@/formats/larder-csv';
 
 const USAGE = `Usage:

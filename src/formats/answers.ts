@@ -1,7 +1,8 @@
 import { type BalanceResult, balance } from '@/core/balance/balance';
 import { componentGrams } from '@/core/matter/mixing';
 import { type Prediction, predictFormula } from '@/core/predict/formula';
-import { type FormulaFile, FormulaFileError } from './formula-file';
+import type { FormulaFile } from './formula-file';
+import { FormulaFileError } from './formula-file-error';
 import { type LarderComposition, resolveFormula } from './resolve-formula';
 
 const EMPTY_PAN = 'nothing is in the pan: every line is 0 g';

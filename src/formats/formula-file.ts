@@ -1,7 +1,9 @@
 import { z } from 'zod';
 import { GATE_QUANTITIES } from '@/core/balance/quantities';
 import { DEFAULT_PROCESS, type ThermalHistory, usualHistory } from '@/core/matter/process';
+import { FormulaFileError } from './formula-file-error';
 import { compositionSchema } from './ingredient';
+import { STAGES } from './stages';
 
 /** Most grams a line may hold: a hundred kilograms. */
 export const MOST_GRAMS = 100_000;
@@ -29,11 +31,6 @@ const temperatureC = z
   .number({ error: 'must be a number of °C' })
   .min(-5, 'must be -5 to 110 °C')
   .max(110, 'must be -5 to 110 °C');
-
-/** When a row goes in, in the order of the work. */
-export const STAGES = ['pan', 'overChocolate', 'offHeat', 'coldAtEnd'] as const;
-
-export type Stage = (typeof STAGES)[number];
 
 export const lineSchema = z
   .object({
@@ -174,11 +171,6 @@ export type FormulaFileInput = z.input<typeof formulaFileSchema>;
 export type FileLine = FormulaFile['lines'][number];
 export type FileMoment = FormulaFile['moments'][number];
 export type FileGate = FormulaFile['gates'][number];
-
-/** Thrown when a file cannot be read as a formula; the message says where and why. */
-export class FormulaFileError extends Error {
-  override readonly name = 'FormulaFileError';
-}
 
 /** A place in a file as a cook can find it: `lines[2].grams`. */
 function place(path: readonly PropertyKey[]): string {

@@ -67,8 +67,3 @@ export type Ingredient = z.infer<typeof ingredientSchema>;
 
 /** An ingredient as kept: with the number of times it was changed. */
 export type StoredIngredient = Ingredient & { readonly revision: number };
-
-/** Which way an ingredient's composition scatters. */
-export function doubtKindOf({ group }: Pick<Ingredient, 'group'>): 'chocolate' | 'dairy' | 'other' {
-  return group === 'chocolate' || group === 'dairy' ? group : 'other';
-}

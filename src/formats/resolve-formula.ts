@@ -1,8 +1,10 @@
 import { type ComponentVector, type Composition, compositionVector } from '@/core/matter/components';
 import { formIn, gramsPerMl, measureDoubt } from '@/core/matter/measures';
 import type { Formula, FormulaLine } from '@/core/predict/formula';
-import { type FileLine, type FormulaFile, FormulaFileError } from './formula-file';
-import { doubtKindOf, type Ingredient } from './ingredient';
+import { doubtKindOf } from './doubt-kind';
+import type { FileLine, FormulaFile } from './formula-file';
+import { FormulaFileError } from './formula-file-error';
+import type { Ingredient } from './ingredient';
 
 /** As much of a larder ingredient as a formula needs; more makes cost and doubt known. */
 export type LarderIngredient = { readonly name: string; readonly components: Composition } & Partial<

@@ -46,7 +46,15 @@ export function Puddle({
       className={className}
       preserveAspectRatio="xMidYMid meet"
     >
-      <ellipse cx={0} cy={0} rx={side - 1} ry={(side - 1) * TIP} fill="#fff" stroke="#c9d2d4" strokeWidth={1} />
+      <ellipse
+        cx={0}
+        cy={0}
+        rx={side - 1}
+        ry={(side - 1) * TIP}
+        fill="var(--color-plate)"
+        stroke="var(--color-rule)"
+        strokeWidth={1}
+      />
       <ellipse
         cx={0}
         cy={0}

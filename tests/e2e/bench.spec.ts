@@ -357,7 +357,9 @@ test('how heavy and how fast the bench is (printed, not judged)', async ({ page 
   process.stdout.write(`edit with 25 rows, script until rendered: median ${script?.toFixed(1)} ms\n`);
 
   const html = await (await page.request.get(`/formulas/${id}/balance`)).text();
-  const first = [...new Set([...html.matchAll(/src="([^"]+\.js)"/g)].map(([, src]) => src as string))];
+  const first = [
+    ...new Set([...html.matchAll(/<script(?![^>]*noModule)[^>]* src="([^"]+\.js)"/gi)].map(([, src]) => src as string)),
+  ];
   let total = 0;
   for (const src of first) {
     const { gzipSync } = await import('node:zlib');

@@ -1,4 +1,5 @@
-import type { FileGate, FileLine, FileMoment, FormulaFile, Stage } from '@/formats/formula-file';
+import type { FileGate, FileLine, FileMoment, FormulaFile } from '@/formats/formula-file';
+import type { Stage } from '@/formats/stages';
 
 /** A row of the pan with a key that stays while it is moved, so that undo, dragging and focus follow it. */
 export interface PanLine extends FileLine {

@@ -54,9 +54,9 @@ export function MomentsStrip({
   if (prediction.moments.length === 0) return null;
   return (
     <section aria-label="20 ml on a plate after 30 seconds">
-      <div className="mt-3 mb-2 flex items-baseline justify-between">
+      <div className="mt-3 mb-2 flex flex-wrap items-baseline justify-between gap-x-3">
         <h2 className="text-[1.1rem]">20 ml on a plate, 30 s</h2>
-        <span className="text-[13px] text-mute">
+        <span className="whitespace-nowrap text-[13px] text-mute">
           to scale, 5 cm ring{' '}
           <button type="button" className="min-h-11 pl-2 font-medium text-enamel" onClick={onMoments}>
             Change moments

@@ -18,8 +18,9 @@ import { memo } from 'react';
 import { formIn, formsOf, type MeasureSystem, measureDoubt } from '@/core/matter/measures';
 import type { Moment } from '@/core/predict/moments';
 import type { MomentChange } from '@/core/predict/sensitivity';
-import { STAGES, type Stage } from '@/formats/formula-file';
+
 import type { Ingredient } from '@/formats/ingredient';
+import { STAGES, type Stage } from '@/formats/stages';
 import { Button } from '@/ui/button';
 import { grams, gramsPlain } from '@/ui/format';
 import { besideGrams, gramsRules, measureRules } from '@/ui/kitchen-measure';

@@ -1,4 +1,4 @@
-import type { Stage } from '@/formats/formula-file';
+import type { Stage } from '@/formats/stages';
 
 /** When a row goes in, as a heading over its rows. */
 export const STAGE_WORDS: Record<Stage, string> = {

@@ -1,16 +1,11 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { z } from 'zod';
-import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
+import type { FormulaFile } from '@/formats/formula-file';
+import type { TheirVersion } from './saved-answers';
 
-const savedSchema = z.object({ revision: z.number(), updatedAt: z.string() });
-const storedSchema = z.object({ revision: z.number(), updatedAt: z.string(), file: formulaFileSchema });
-const staleSchema = z.object({ current: storedSchema });
-const refusedSchema = z.object({ message: z.string() });
-const keptSchema = z.object({ revision: z.number(), formula: formulaFileSchema });
-
-export type TheirVersion = z.output<typeof storedSchema>;
+/** Loaded once the bench is there, and before it is needed. */
+const answers = () => import('./saved-answers');
 
 /** Where the open formula stands with what is kept. */
 export type SaveState =
@@ -25,9 +20,6 @@ export type SaveState =
 const SAVE_AFTER_MS = 500;
 const RETRY_AFTER_MS = 4_000;
 const LOOK_EVERY_MS = 10_000;
-
-/** Text of a formula in the schema's own order, so that equal formulas read the same. */
-const canonical = (value: unknown) => JSON.stringify(formulaFileSchema.parse(value));
 
 const placeOf = (id: string) => `dark-pour:unsaved:${id}`;
 
@@ -47,11 +39,9 @@ const unsaved = {
       // Nothing kept, nothing to let go.
     }
   },
-  find(id: string): FormulaFile | undefined {
+  find(id: string): string | undefined {
     try {
-      const text = localStorage.getItem(placeOf(id));
-      const kept = text === null ? undefined : keptSchema.safeParse(JSON.parse(text));
-      return kept?.success ? kept.data.formula : undefined;
+      return localStorage.getItem(placeOf(id)) ?? undefined;
     } catch {
       return undefined;
     }
@@ -74,7 +64,8 @@ export function useAutosave(id: string, opened: { revision: number; file: Formul
 
   /** Somebody saved meanwhile: told, unless what they saved is what stands here (a save whose answer was lost). */
   const meet = useCallback(
-    (theirs: TheirVersion) => {
+    async (theirs: TheirVersion) => {
+      const { canonical } = await answers();
       const mine = JSON.stringify(latest.current);
       if (canonical(JSON.parse(mine)) !== JSON.stringify(theirs.file)) {
         setState({ kind: 'stale', theirs });
@@ -104,19 +95,22 @@ export function useAutosave(id: string, opened: { revision: number; file: Formul
         body: `{"revision":${revision.current},"formula":${sending}}`,
         keepalive: true,
       });
-      const body: unknown = await answer.json();
+      const [body, { readSaved, readStale, readRefused }] = await Promise.all([
+        answer.json() as Promise<unknown>,
+        answers(),
+      ]);
       if (answer.ok) {
-        revision.current = savedSchema.parse(body).revision;
+        revision.current = readSaved(body).revision;
         savedText.current = sending;
         const more = JSON.stringify(latest.current) !== sending;
         if (!more) unsaved.letGo(id);
         setState({ kind: more ? 'waiting' : 'saved' });
       } else if (answer.status === 409) {
-        meet(staleSchema.parse(body).current);
+        await meet(readStale(body));
       } else if (answer.status === 404) {
         setState({ kind: 'gone' });
       } else {
-        setState({ kind: 'failed', message: refusedSchema.parse(body).message });
+        setState({ kind: 'failed', message: readRefused(body) });
       }
     } catch {
       setState({ kind: 'failed', message: 'The server cannot be reached. The changes are kept here and tried again.' });
@@ -142,11 +136,24 @@ export function useAutosave(id: string, opened: { revision: number; file: Formul
   }, [text, state, id, save]);
 
   useEffect(() => {
+    const text = unsaved.find(id);
+    const opened = savedText.current;
+    let here = true;
+    answers().then(
+      ({ readKept, canonical }) => {
+        if (!here) return;
+        const kept = text === undefined ? undefined : readKept(text);
+        if (kept && JSON.stringify(kept) !== canonical(JSON.parse(opened))) setLeft(kept);
+        else if (text !== undefined && unsaved.find(id) === text) unsaved.letGo(id);
+      },
+      () => {
+        // Not reachable: what was kept stays kept.
+      },
+    );
     setState({ kind: 'saved' });
-    const kept = unsaved.find(id);
-    const opened = canonical(JSON.parse(savedText.current));
-    if (kept && JSON.stringify(kept) !== opened) setLeft(kept);
-    else unsaved.letGo(id);
+    return () => {
+      here = false;
+    };
   }, [id]);
 
   // Another tablet may have saved: look when this one wakes and now and then.
@@ -157,8 +164,9 @@ export function useAutosave(id: string, opened: { revision: number; file: Formul
         const answer = await fetch(`/api/formulas/${id}`);
         if (answer.status === 404) setState({ kind: 'gone' });
         if (!answer.ok || inFlight.current) return;
-        const theirs = storedSchema.parse(await answer.json());
-        if (theirs.revision > revision.current) meet(theirs);
+        const { readStored } = await answers();
+        const theirs = readStored(await answer.json());
+        if (theirs.revision > revision.current) await meet(theirs);
       } catch {
         // Not reachable just now; saving will tell.
       }

@@ -1,8 +1,9 @@
 import { formIn, kitchenAmount, type MeasureSystem } from '@/core/matter/measures';
 import { predictFormula } from '@/core/predict/formula';
-import type { FormulaFile, Stage } from '@/formats/formula-file';
+import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { resolveFormula } from '@/formats/resolve-formula';
+import type { Stage } from '@/formats/stages';
 import { celsius, grams, hours, stress } from '@/ui/format';
 import { measureText } from '@/ui/kitchen-measure';
 import { behaviour } from '@/ui/landmarks';

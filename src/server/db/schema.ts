@@ -11,8 +11,9 @@ import {
   text,
   timestamp,
 } from 'drizzle-orm/pg-core';
-import type { FormulaFile, Stage } from '@/formats/formula-file';
+import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
+import type { Stage } from '@/formats/stages';
 import type { Variation } from '@/formats/variation';
 
 /** The larder: what ingredients are made of. */

@@ -1,0 +1,33 @@
+import { z } from 'zod';
+import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
+
+/*
+ * What the server answers to a save, and what was kept on the tablet, read with care. These are loaded after the bench: reading schemas
+ * are a good part of the script of a first visit.
+ */
+
+const savedSchema = z.object({ revision: z.number(), updatedAt: z.string() });
+const storedSchema = z.object({ revision: z.number(), updatedAt: z.string(), file: formulaFileSchema });
+const staleSchema = z.object({ current: storedSchema });
+const refusedSchema = z.object({ message: z.string() });
+const keptSchema = z.object({ revision: z.number(), formula: formulaFileSchema });
+
+export type TheirVersion = z.output<typeof storedSchema>;
+
+export const readSaved = (body: unknown) => savedSchema.parse(body);
+export const readStored = (body: unknown) => storedSchema.parse(body);
+export const readStale = (body: unknown) => staleSchema.parse(body).current;
+export const readRefused = (body: unknown) => refusedSchema.parse(body).message;
+
+/** Work kept on the tablet; nothing when it cannot be read. */
+export function readKept(text: string): FormulaFile | undefined {
+  try {
+    const kept = keptSchema.safeParse(JSON.parse(text));
+    return kept.success ? kept.data.formula : undefined;
+  } catch {
+    return undefined;
+  }
+}
+
+/** Text of a formula in the schema's own order, so that equal formulas read the same. */
+export const canonical = (value: unknown) => JSON.stringify(formulaFileSchema.parse(value));
