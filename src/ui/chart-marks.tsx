@@ -129,10 +129,11 @@ export function placeNames(gates: readonly ChartGate[], plot: Plot): NamePlace[]
     const from = nearRightEdge ? x - width : x - width / 2;
     const above = Math.max(top - 8, TOP + plot.top + 12);
     const below = bottom + 16;
-    const wishes = gate.side === -1 ? [above, below] : [below, above];
+    const wishes =
+      gate.side === -1 ? [above, above - LINE, below, below + LINE] : [below, below + LINE, above, above - LINE];
     const free = (y: number) =>
       taken.every((other) => other.right < from || from + width < other.left || Math.abs(other.y - y) >= LINE);
-    const y = [...wishes, below + LINE, above - LINE].find(free) ?? (wishes[0] as number);
+    const y = wishes.find(free) ?? (wishes[0] as number);
     taken.push({ left: from, right: from + width, y });
     return { x, y, anchor: nearRightEdge ? 'end' : 'middle' };
   });

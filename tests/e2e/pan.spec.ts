@@ -94,6 +94,7 @@ test('a blend takes a row’s place, exact in cocoa', async ({ page, silent }) =
   await expect(sheet).toContainText('These reach 54.0–70.0');
   await sheet.getByLabel('Wanted').fill('62');
   await expect(sheet.getByTestId('blend-part').first()).toHaveText('100 g');
+  await expect(sheet.getByTestId('blend-curve')).toContainText('Resistance to the spoon against temperature.');
   await expectAccessible(page);
   await sheet.getByRole('button', { name: 'Put the blend in its place' }).click();
   await saved(page);

@@ -13,7 +13,7 @@ import { SwapSheet } from './swap-sheet';
 import { TagsSheet } from './tags-sheet';
 import { TargetsSheet } from './targets-sheet';
 import type { Balancing } from './use-balancing';
-import type { Larder, OpenFormula } from './use-formula';
+import { type Larder, type OpenFormula, predictDraft } from './use-formula';
 import { VariantsSheet } from './variants-sheet';
 import { VersionsSheet } from './versions-sheet';
 
@@ -69,6 +69,8 @@ export function BenchSheets({
   const isSwap = typeof sheet === 'object' && 'swap' in sheet;
   const blended = typeof sheet === 'object' && 'blend' in sheet && draft.lines.find(({ key }) => key === sheet.blend);
   const blendedIngredient = blended && larder.get(blended.ingredient);
+  const inPlace = (parts: FormulaDraft['lines']) =>
+    draft.lines.flatMap((line) => (blended && line.key === blended.key ? parts : [line]));
   return (
     <>
       {sheet === 'add' && (
@@ -148,9 +150,11 @@ export function BenchSheets({
           current={blendedIngredient}
           ingredients={ingredients}
           newKey={formula.newKey}
+          before={formula.predicted}
+          withParts={(parts) => predictDraft({ ...draft, lines: inPlace(parts) }, larder)}
           onClose={close}
           onTake={(parts) => {
-            edit({ type: 'lines', lines: draft.lines.flatMap((line) => (line.key === blended.key ? parts : [line])) });
+            edit({ type: 'lines', lines: inPlace(parts) });
             close();
           }}
         />

@@ -10,7 +10,9 @@ import { grams, gramsPlain, significant } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import { Sheet } from '@/ui/sheet';
+import { BeforeAfterCurve } from './before-after-curve';
 import type { PanLine } from './formula-draft';
+import type { Predicted } from './use-formula';
 
 const AIMS: Record<BlendAim, { name: string; short: string }> = {
   cocoaPercent: { name: 'cocoa %', short: 'cocoa' },
@@ -25,6 +27,8 @@ export function BlendSheet({
   current,
   ingredients,
   newKey,
+  before,
+  withParts,
   onClose,
   onTake,
 }: {
@@ -32,6 +36,9 @@ export function BlendSheet({
   current: Ingredient;
   ingredients: readonly Ingredient[];
   newKey: () => string;
+  before: Predicted | undefined;
+  /** the formula with other rows in this row's place */
+  withParts: (lines: readonly PanLine[]) => Predicted | undefined;
   onClose: () => void;
   /** the rows that take the row's place */
   onTake: (lines: readonly PanLine[]) => void;
@@ -68,6 +75,12 @@ export function BlendSheet({
         )
       : undefined;
   const tenth = (value: number) => Math.round(value * 10) / 10;
+  const rows = (keyOf: (place: number) => string) =>
+    parts.flatMap((part, i) => {
+      const share = found?.possible ? tenth(found.grams[i] as number) : 0;
+      return share > 0 ? [{ ...line, key: keyOf(i), ingredient: part.id, grams: share }] : [];
+    });
+  const after = found?.possible ? withParts(rows((i) => `blend-${i}`)) : undefined;
 
   return (
     <Sheet
@@ -75,19 +88,7 @@ export function BlendSheet({
       onClose={onClose}
       footer={
         <>
-          <Button
-            look="primary"
-            disabled={!found?.possible}
-            onClick={() =>
-              found?.possible &&
-              onTake(
-                parts.flatMap((part, i) => {
-                  const share = tenth(found.grams[i] as number);
-                  return share > 0 ? [{ ...line, key: newKey(), ingredient: part.id, grams: share }] : [];
-                }),
-              )
-            }
-          >
+          <Button look="primary" disabled={!found?.possible} onClick={() => onTake(rows(newKey))}>
             Put the blend in its place
           </Button>
           <Button onClick={onClose}>Leave it</Button>
@@ -190,6 +191,11 @@ export function BlendSheet({
               ? `These reach ${significant(found.least, 3)}–${significant(found.most, 3)} % ${AIMS[aim].short}, not ${target} %: take another part.`
               : 'There is not enough in hand for that much: less of the blend, or another part.'}
       </p>
+      {before && after && (
+        <div className="mt-3" data-testid="blend-curve">
+          <BeforeAfterCurve before={before} after={after} />
+        </div>
+      )}
     </Sheet>
   );
 }

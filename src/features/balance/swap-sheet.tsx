@@ -2,9 +2,6 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { compositionVector } from '@/core/matter/components';
-import { resistanceCurve } from '@/core/predict/curve';
-import { linearDoubt } from '@/core/predict/linear-doubt';
-import { chocolateColour } from '@/core/shine/colour';
 import { breaks, RESTRICTIONS, type Restriction } from '@/core/swap/restrictions';
 import { nearestFirst } from '@/core/swap/substitutes';
 import type { Substitute } from '@/core/swap/swap';
@@ -12,9 +9,8 @@ import { doubtKindOf } from '@/formats/doubt-kind';
 import type { Ingredient } from '@/formats/ingredient';
 import { Button } from '@/ui/button';
 import { grams } from '@/ui/format';
-import { ResistanceChart } from '@/ui/resistance-chart';
 import { Sheet } from '@/ui/sheet';
-import { firstBand } from './first-band';
+import { BeforeAfterCurve } from './before-after-curve';
 import type { FormulaDraft, PanLine } from './formula-draft';
 import { swapChanges } from './swap-changes';
 import type { Balancing } from './use-balancing';
@@ -30,7 +26,6 @@ const RESTRICTION_WORDS: Record<Restriction, string> = {
   animal: 'vegan',
 };
 
-const RESTED_H = 24;
 const MOST_CANDIDATES = 40;
 
 /** What stands in for each row, by its key. */
@@ -228,9 +223,6 @@ function SwapResult({
   larder: Larder;
   within: number | undefined;
 }) {
-  const was = useMemo(() => resistanceCurve(before.prediction.batch, RESTED_H), [before]);
-  const is = useMemo(() => resistanceCurve(after.prediction.batch, RESTED_H), [after]);
-  const band = useMemo(() => firstBand(is, linearDoubt(after.formula, RESTED_H)), [is, after]);
   const nameOf = (id: string) => larder.get(id)?.name ?? id;
   const changes = swapChanges(draft.lines, lines, before.prediction, after.prediction, larder);
   return (
@@ -240,21 +232,7 @@ function SwapResult({
           ? 'The curve cannot be kept with this; it comes no nearer.'
           : `The curve stays within ×÷${Math.exp(within).toFixed(1)} at every moment.`}
       </p>
-      <div className="mb-3 overflow-hidden rounded-xl border border-rule">
-        <ResistanceChart
-          curve={is}
-          band={band}
-          before={was}
-          gates={[]}
-          points={after.prediction.moments.map(({ moment, state }) => ({
-            name: moment.name,
-            temperatureC: moment.temperatureC,
-            resistancePa: state.flow.resistancePa,
-            side: 0,
-          }))}
-          colour={chocolateColour(after.prediction.batch.mixture)}
-        />
-      </div>
+      <BeforeAfterCurve before={before} after={after} />
       <ul className="read mb-3 text-[0.9rem]">
         {lines.map((line, i) => {
           const old = draft.lines[i];
