@@ -12,20 +12,25 @@ export function Sheet({
   title,
   onClose,
   width = 'middle',
+  besidePan = false,
   children,
   footer,
 }: {
   title: string;
   onClose: () => void;
   width?: keyof typeof WIDTH;
+  /** leaves the pan on the left in sight, where there is room for both */
+  besidePan?: boolean;
   children: ReactNode;
   /** buttons that stay in sight below */
   footer?: ReactNode;
 }) {
   return (
     <Dialog open onClose={onClose} className="relative z-40">
-      <DialogBackdrop className="fixed inset-0 bg-black/50" />
-      <div className="fixed inset-0 flex items-start justify-center p-4 pt-[5vh]">
+      <DialogBackdrop className={`fixed inset-0 bg-black/50 ${besidePan ? 'lg:left-[396px]' : ''}`} />
+      <div
+        className={`fixed inset-0 flex items-start justify-center p-4 pt-[5vh] ${besidePan ? 'lg:left-[396px]' : ''}`}
+      >
         <DialogPanel
           className={`flex max-h-[90vh] w-full flex-col overflow-hidden rounded-xl bg-sheet shadow-2xl ${WIDTH[width]}`}
         >

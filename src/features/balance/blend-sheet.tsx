@@ -85,6 +85,7 @@ export function BlendSheet({
   return (
     <Sheet
       title={`Blend for ${current.name}`}
+      besidePan
       onClose={onClose}
       footer={
         <>

@@ -104,7 +104,7 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
           onClick={() => onOpen(line.key)}
           className="flex min-h-11 min-w-0 flex-1 flex-col justify-center pr-2 text-left leading-tight"
         >
-          <span className={`line-clamp-2 font-semibold ${missing ? 'text-off' : ''}`}>{name}</span>
+          <span className={`line-clamp-3 font-semibold ${missing ? 'text-off' : ''}`}>{name}</span>
           {missing ? (
             <span className="text-[13px] text-off">not in the larder: counted as nothing</span>
           ) : from !== undefined ? (

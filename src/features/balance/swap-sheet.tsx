@@ -134,6 +134,7 @@ export function SwapSheet({
     <Sheet
       title={line ? `Instead of ${own(line.ingredient)?.name ?? line.ingredient}` : 'Do without'}
       width="wide"
+      besidePan
       onClose={onClose}
       footer={
         <>
