@@ -28,9 +28,7 @@ export function Sheet({
   return (
     <Dialog open onClose={onClose} className="relative z-40">
       <DialogBackdrop className={`fixed inset-0 bg-black/50 ${besidePan ? 'lg:left-[396px]' : ''}`} />
-      <div
-        className={`fixed inset-0 flex items-start justify-center p-4 pt-[5vh] ${besidePan ? 'lg:left-[396px]' : ''}`}
-      >
+      <div className={`fixed inset-0 flex items-start justify-center p-4 pt-[5vh] ${besidePan ? 'lg:pl-[412px]' : ''}`}>
         <DialogPanel
           className={`flex max-h-[90vh] w-full flex-col overflow-hidden rounded-xl bg-sheet shadow-2xl ${WIDTH[width]}`}
         >
