@@ -80,7 +80,7 @@ export function SwapSheet({
   const own = (id: string) => larder.get(id);
 
   const { swap } = balancing;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the sheet covers the pan, so only the choice can change while it is open
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the pan beside the sheet is not live, so only the choice can change while it is open
   useEffect(() => {
     if (chosen.size === 0) return;
     let wanted = true;

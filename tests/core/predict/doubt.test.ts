@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { compositionVector } from '@/core/matter/components';
+import { COMPONENT_NAMES, compositionVector } from '@/core/matter/components';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
 import { CURVE_FROM_C, CURVE_TO_C } from '@/core/predict/curve';
 import { type Formula, type FormulaLine, predictFormula } from '@/core/predict/formula';
@@ -85,6 +85,21 @@ describe('doubt about what is in the pan', () => {
     const shifts = inputDoubts(ganache().lines).filter((direction) => direction.some((g) => g < 0));
     expect(shifts).toHaveLength(3);
     for (const direction of shifts) expect(direction.reduce((total, g) => total + g, 0)).toBeCloseTo(0, 12);
+  });
+
+  it.each([
+    ['other', { water: 30, sucrose: 70 }, { water: 1, sucrose: -1 }],
+    ['dairy', { water: 60, milk_fat: 35, lactose: 5 }, { water: -1, milk_fat: 1 }],
+    ['chocolate', { cocoa_butter: 38, cocoa_solids: 26, sucrose: 36 }, { cocoa_butter: 1.5, sucrose: -1.5 }],
+  ] as const)('is so many points of a pack of kind %s', (kind, parts, points) => {
+    const [amount, composition] = inputDoubts([line(parts, 200, kind)]);
+    const shifted = COMPONENT_NAMES.flatMap((name, i) => {
+      const g = composition?.[i] ?? 0;
+      return g === 0 ? [] : [[name, expect.closeTo(g / 2, 9)]];
+    });
+    expect(points).toEqual(Object.fromEntries(shifted));
+    const scaleG = Math.hypot(0.005 * 200, 1 / Math.sqrt(12));
+    expect(amount?.reduce((total, g) => total + g, 0)).toBeCloseTo(scaleG, 9);
   });
 });
 
