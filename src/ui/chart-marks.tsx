@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { CURVE_FROM_C, CURVE_TO_C, type ResistanceCurve } from '@/core/predict/curve';
 import { LEFT, type Plot, TOP, xOf, yOf } from './chart-geometry';
 import { celsius, significant } from './format';
@@ -44,7 +45,7 @@ function resistanceAt(curve: ResistanceCurve, temperatureC: number): number {
 const pascals = (pa: number) => (pa >= 1000 ? `${pa / 1000}\u202fkPa` : `${pa}\u202fPa`);
 
 /** Landmarks on the left, temperatures below. */
-export function Scales({ plot, kitchenC }: { plot: Plot; kitchenC: number | undefined }) {
+export const Scales = memo(function Scales({ plot, kitchenC }: { plot: Plot; kitchenC: number | undefined }) {
   const right = LEFT + plot.left + plot.width;
   const bottom = TOP + plot.top + plot.height;
   return (
@@ -93,7 +94,7 @@ export function Scales({ plot, kitchenC }: { plot: Plot; kitchenC: number | unde
       <line x1={LEFT + plot.left} x2={right} y1={bottom} y2={bottom} stroke="var(--color-rule)" />
     </g>
   );
-}
+});
 
 /** A gate as drawn, px. */
 function gateBox(gate: ChartGate, plot: Plot) {

@@ -2,7 +2,7 @@
 
 import type { ApexOptions } from 'apexcharts';
 import dynamic from 'next/dynamic';
-import { type PointerEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
+import { memo, type PointerEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { CURVE_FROM_C, CURVE_TO_C, type ResistanceCurve } from '@/core/predict/curve';
 import {
   BOTTOM,
@@ -36,7 +36,8 @@ import { nearestLandmark } from './landmarks';
 
 export type { ChartGate, ChartPoint } from './chart-marks';
 
-const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
+/** Drawn anew only when what it is given has changed: it compares all its data each time it is asked. */
+const Chart = memo(dynamic(() => import('react-apexcharts'), { ssr: false }));
 
 /** Between what eight batches in ten fall, at each temperature of the curve. */
 export interface ChartBand {

@@ -27,8 +27,10 @@ export function Sheet({
 }) {
   return (
     <Dialog open onClose={onClose} className="relative z-40">
-      <DialogBackdrop className={`fixed inset-0 bg-black/50 ${besidePan ? 'lg:left-[396px]' : ''}`} />
-      <div className={`fixed inset-0 flex items-start justify-center p-4 pt-[5vh] ${besidePan ? 'lg:pl-[412px]' : ''}`}>
+      <DialogBackdrop className={`fixed inset-0 bg-black/50 ${besidePan ? 'md:left-[372px] lg:left-[396px]' : ''}`} />
+      <div
+        className={`fixed inset-0 flex items-start justify-center p-4 pt-[5vh] ${besidePan ? 'md:pr-2 md:pl-[380px] lg:pr-4 lg:pl-[412px]' : ''}`}
+      >
         <DialogPanel
           className={`flex max-h-[90vh] w-full flex-col overflow-hidden rounded-xl bg-sheet shadow-2xl ${WIDTH[width]}`}
         >

@@ -120,6 +120,8 @@ export function AddIngredient({
           placeholder="cream 20 %, dark, no dairy…"
           value={query}
           onChange={(event) => setQuery(event.target.value)}
+          // The list is always open: Escape leaves the sheet, not the list first.
+          onKeyDown={(event) => event.key === 'Escape' && onClose()}
         />
         {/* New with each query, so that Enter takes the best match and not what the pointer happened to rest on. */}
         <ComboboxOptions key={query} static modal={false} className="thin-scroll max-h-[52vh] min-h-24 overflow-y-auto">

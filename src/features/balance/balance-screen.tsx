@@ -16,7 +16,8 @@ import type { OpenSheet } from './bench-sheets';
 import { allergens } from './cautions';
 import { type Compared, CurveView } from './curve-view';
 import { type FormulaDraft, fileOf } from './formula-draft';
-import { LaterDayChart, LaterMapView, MaterialCard, type MaterialView } from './material-card';
+import { LaterMapView, useReadyMap } from './later-map-view';
+import { LaterDayChart, MaterialCard, type MaterialView } from './material-card';
 import { MomentsStrip } from './moments-strip';
 import { triedMore } from './more-of-row';
 import { ingredientName, ingredientsInPan, Pan } from './pan';
@@ -85,6 +86,7 @@ export function BalanceScreen({
   const [compared, setCompared] = useState<readonly Compared[]>([]);
   const [measures] = useMeasureSystem();
   const [kitchenC] = useKitchenTemperature();
+  useReadyMap(predicted?.formula);
   const doubt = useDoubt(predicted?.formula, rested);
   const balancing = useBalancing(formula, larder, (asked) => cupsOf(asked, larder, household ? measures : 'grams'));
   const { proposal } = balancing;
@@ -131,6 +133,7 @@ export function BalanceScreen({
   // The measures may come a frame after the curve, the puddles and the verdict.
   const later = useDeferredValue(predicted);
   const laterDraft = useDeferredValue(draft);
+  const laterDoubt = useDeferredValue(doubt);
   const inPan = useMemo(() => ingredientsInPan(laterDraft, larder), [laterDraft, larder]);
   const prediction = predicted?.prediction;
 
@@ -138,11 +141,15 @@ export function BalanceScreen({
     <div className="flex min-h-screen flex-col lg:h-screen">
       <BenchBar
         id={id}
-        formula={formula}
+        name={draft.name}
+        canUndo={formula.canUndo}
+        canRedo={formula.canRedo}
+        edit={edit}
+        undo={formula.undo}
+        redo={formula.redo}
+        pause={formula.pause}
         isVariant={opened.baseId !== null}
-        onVersions={() => setSheet('versions')}
-        onVariants={() => setSheet('variants')}
-        onTags={() => setSheet('tags')}
+        onSheet={setSheet}
       />
       <SaveNotice autosave={autosave} draft={draft} larder={larder} onOpen={formula.open} />
       <main className="grid flex-1 grid-cols-1 md:grid-cols-[372px_minmax(0,1fr)] md:grid-rows-[auto_auto_1fr] lg:min-h-0 lg:grid-cols-[396px_minmax(0,1fr)_292px] lg:grid-rows-[auto_minmax(0,1fr)]">
@@ -217,7 +224,7 @@ export function BalanceScreen({
               <VerdictDetails
                 draft={later ? laterDraft : draft}
                 prediction={later?.prediction ?? prediction}
-                doubt={doubt}
+                doubt={laterDoubt}
                 inPan={inPan}
                 onTargets={openers.targets}
               />

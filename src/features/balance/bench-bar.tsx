@@ -2,7 +2,7 @@
 
 import { Redo2, Undo2 } from 'lucide-react';
 import dynamic from 'next/dynamic';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import type { MeasureSystem } from '@/core/matter/measures';
 import { NumberField } from '@/ui/number-field';
 import { TopBar } from '@/ui/top-bar';
@@ -17,36 +17,40 @@ const LaterMenu = dynamic(() => import('./bench-menu').then(({ BenchMenu }) => B
   loading: () => <span className="size-11" />,
 });
 
-/** The bar over the bench: the formula's name, back and forth, what can be made of it, and how this kitchen measures. */
-export function BenchBar({
+/**
+ * The bar over the bench: the formula's name, back and forth, what can be made of it, and how this kitchen measures. It stands still while
+ * grams are typed.
+ */
+export const BenchBar = memo(function BenchBar({
   id,
-  formula,
+  name,
+  canUndo,
+  canRedo,
+  edit,
+  undo,
+  redo,
+  pause,
   isVariant,
-  onVersions,
-  onVariants,
-  onTags,
-}: {
+  onSheet,
+}: Pick<OpenFormula, 'canUndo' | 'canRedo' | 'edit' | 'undo' | 'redo' | 'pause'> & {
   id: string;
-  formula: OpenFormula;
+  name: string;
   isVariant: boolean;
-  onVersions: () => void;
-  onVariants: () => void;
-  onTags: () => void;
+  onSheet: (sheet: 'versions' | 'variants' | 'tags') => void;
 }) {
-  const { draft, edit, undo, redo, pause } = formula;
   const [measures, chooseMeasures] = useMeasureSystem();
   const [kitchenC, setKitchenC] = useKitchenTemperature();
   return (
     <TopBar>
-      <FormulaName name={draft.name} onName={(name) => edit({ type: 'name', name })} onLeave={pause} />
+      <FormulaName name={name} onName={(typed) => edit({ type: 'name', name: typed })} onLeave={pause} />
       <div className="flex shrink-0 items-center gap-1">
-        <BarButton label="Undo" disabled={!formula.canUndo} onClick={undo}>
+        <BarButton label="Undo" disabled={!canUndo} onClick={undo}>
           <Undo2 size={20} aria-hidden="true" />
         </BarButton>
-        <BarButton label="Redo" disabled={!formula.canRedo} onClick={redo}>
+        <BarButton label="Redo" disabled={!canRedo} onClick={redo}>
           <Redo2 size={20} aria-hidden="true" />
         </BarButton>
-        <LaterMenu id={id} isVariant={isVariant} onVersions={onVersions} onVariants={onVariants} onTags={onTags} />
+        <LaterMenu id={id} isVariant={isVariant} onSheet={onSheet} />
         <div className="w-[86px] max-lg:hidden [&_*]:!border-white/25 [&_div]:!bg-transparent [&_input]:text-white [&_span]:!text-[#a9b6ba]">
           <NumberField
             label="Kitchen temperature"
@@ -71,7 +75,7 @@ export function BenchBar({
       </div>
     </TopBar>
   );
-}
+});
 
 function BarButton({
   label,

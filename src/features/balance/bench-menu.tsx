@@ -8,15 +8,11 @@ import type { ReactNode } from 'react';
 export function BenchMenu({
   id,
   isVariant,
-  onVersions,
-  onVariants,
-  onTags,
+  onSheet,
 }: {
   id: string;
   isVariant: boolean;
-  onVersions: () => void;
-  onVariants: () => void;
-  onTags: () => void;
+  onSheet: (sheet: 'versions' | 'variants' | 'tags') => void;
 }) {
   return (
     <Menu>
@@ -30,9 +26,9 @@ export function BenchMenu({
         anchor="bottom end"
         className="z-40 w-64 rounded-xl border border-rule bg-sheet py-1 text-ink shadow-xl focus:outline-none"
       >
-        <MenuAction onClick={onVersions}>Versions…</MenuAction>
-        <MenuAction onClick={onVariants}>{isVariant ? 'Base and variants…' : 'Variants…'}</MenuAction>
-        <MenuAction onClick={onTags}>Tags…</MenuAction>
+        <MenuAction onClick={() => onSheet('versions')}>Versions…</MenuAction>
+        <MenuAction onClick={() => onSheet('variants')}>{isVariant ? 'Base and variants…' : 'Variants…'}</MenuAction>
+        <MenuAction onClick={() => onSheet('tags')}>Tags…</MenuAction>
         <MenuLink href={`/formulas/${id}/card`}>Bench card, to print</MenuLink>
         <MenuLink href={`/api/formulas/${id}/card`}>Bench card, PDF</MenuLink>
         <MenuLink href={`/api/formulas/${id}/file`}>Formula file (JSON)</MenuLink>

@@ -14,6 +14,7 @@ const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
 
 const LOWEST = -1.8;
 const HIGHEST = 5.5;
+const LABEL = { fontSize: '12.5px', fontFamily: 'inherit' };
 /** Time runs by its root: the first minutes matter as much as the last hours. */
 const along = (h: number) => Math.sqrt(h);
 
@@ -47,15 +48,15 @@ export function DayChart({ prediction }: { prediction: Prediction }) {
       tooltip: { enabled: false },
       xaxis: {
         type: 'numeric',
-        tickAmount: 8,
-        labels: { formatter: (value: string) => hours(Number(value) ** 2) },
+        tickAmount: 6,
+        labels: { rotate: 0, style: LABEL, formatter: (value: string) => hours(Number(value) ** 2) },
         tooltip: { enabled: false },
       },
       yaxis: {
         min: LOWEST,
         max: HIGHEST,
         tickAmount: 14,
-        labels: { minWidth: 92, formatter: landmarkAt },
+        labels: { minWidth: 92, style: LABEL, formatter: landmarkAt },
       },
       annotations: {
         points: path.moments.map(({ name, hours: at, resistancePa }, i) => ({
@@ -68,7 +69,7 @@ export function DayChart({ prediction }: { prediction: Prediction }) {
             offsetY: i % 2 === 0 ? 34 : 0,
             textAnchor: i === path.moments.length - 1 ? 'end' : 'middle',
             borderColor: 'transparent',
-            style: { background: 'transparent', fontSize: '12.5px', fontFamily: 'inherit', color: 'var(--color-ink)' },
+            style: { ...LABEL, background: 'transparent', color: 'var(--color-ink)' },
           },
         })),
       },

@@ -23,7 +23,6 @@ const RESTS: readonly (readonly [number, string])[] = [
 
 /** Charts come after the screen: the pan can be typed into before they are there. */
 export const LaterDayChart = dynamic(() => import('./day-chart').then(({ DayChart }) => DayChart), { ssr: false });
-export const LaterMapView = dynamic(() => import('./map-view').then(({ MapView }) => MapView), { ssr: false });
 
 function Choice<T extends string | number>({
   label,

@@ -100,10 +100,13 @@ export function Pan({
   );
   const total = totalGrams(draft);
   const yieldG = yieldGrams(draft);
-  const reference = referenceGrams(parts, draft.lines, larder);
+  // The shares of all rows move with each gram: they too may come a frame after the curve.
+  const laterTotal = totalGrams(laterDraft);
+  const laterGrams = useMemo(() => new Map(laterDraft.lines.map((line) => [line.key, line.grams])), [laterDraft]);
+  const reference = referenceGrams(parts, laterDraft.lines, larder);
   const shareText = (grams: number) =>
     parts === 'batch'
-      ? percent(total > 0 ? grams / total : 0)
+      ? percent(laterTotal > 0 ? grams / laterTotal : 0)
       : reference > 0
         ? significant((100 * grams) / reference, 3)
         : '–';
@@ -177,12 +180,12 @@ export function Pan({
                     line={line}
                     name={ingredientName(draft, larder, line.ingredient)}
                     missing={!Object.hasOwn(draft.ingredients, line.ingredient) && !larder.has(line.ingredient)}
-                    share={shareText(line.grams)}
+                    share={shareText(laterGrams.get(line.key) ?? line.grams)}
                     place={place}
                     count={draft.lines.length}
                     from={from.get(line.key)}
-                    least={reachOf(line, total).least}
-                    most={drawnMost(reachOf(line, total).most)}
+                    least={reachOf(line, laterTotal).least}
+                    most={drawnMost(reachOf(line, laterTotal).most)}
                     ingredient={larder.get(line.ingredient)}
                     more={openKey === line.key ? tried : undefined}
                     measures={measures}

@@ -145,7 +145,7 @@ export function SwapSheet({
         </>
       }
     >
-      <div className="grid gap-6 md:grid-cols-[300px_minmax(0,1fr)]">
+      <div className="grid grid-cols-1 gap-6 lg:grid-cols-[300px_minmax(0,1fr)]">
         <div>
           {broken.length > 0 && (
             <section className="mb-4">
@@ -170,7 +170,7 @@ export function SwapSheet({
                 value={query}
                 onChange={(event) => setQuery(event.target.value)}
               />
-              <ul className="thin-scroll max-h-[46vh] overflow-y-auto rounded-lg border border-rule">
+              <ul className="thin-scroll max-h-[24vh] lg:max-h-[46vh] overflow-y-auto rounded-lg border border-rule">
                 {candidates.map((candidate) => (
                   <li key={candidate.id}>
                     <button

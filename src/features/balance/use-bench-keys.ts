@@ -9,6 +9,11 @@ import type { OpenFormula } from './use-formula';
 
 const nextView: Record<MaterialView, MaterialView> = { curve: 'map', day: 'map', map: 'curve' };
 
+/** What + and − write, with Shift or without, on the keyboards there are: a step in g, ten times it with Shift. */
+const SIGN_STEPS: Readonly<Record<string, number>> = { '+': 1, '=': 1, '*': 1, '-': -1, _: -1 };
+
+const isCommand = (event: KeyboardEvent) => event.ctrlKey || event.metaKey || event.altKey;
+
 /**
  * The bench by keyboard. Arrows choose a row, + and − nudge it, L locks it, Delete takes it out; the rest acts on the whole.
  *
@@ -30,8 +35,10 @@ export function useBenchKeys(
   const { draft, edit, undo, redo } = formula;
   const [chosen, setChosen] = useState<string | undefined>();
   const line = draft.lines.find(({ key }) => key === chosen);
-  const enabled = { enabled: actions.free };
+  // Letters and signs are taken as they are written, wherever the keyboard has them.
+  const enabled = { enabled: actions.free, useKey: true };
   const always = { ...enabled, enableOnFormTags: true, preventDefault: true };
+  const sign = { ...enabled, ignoreModifiers: true, ignoreEventWhen: isCommand, preventDefault: true };
 
   const step = (by: number) => {
     const at = line ? draft.lines.indexOf(line) : by > 0 ? -1 : draft.lines.length;
@@ -45,11 +52,10 @@ export function useBenchKeys(
 
   useHotkeys('down', () => step(1), { ...enabled, preventDefault: true });
   useHotkeys('up', () => step(-1), { ...enabled, preventDefault: true });
-  // By the place of the key, so that + is one key whether or not its sign needs Shift.
-  useHotkeys(['equal', 'numpadadd', 'bracketright'], () => nudge(1), enabled);
-  useHotkeys(['minus', 'numpadsubtract'], () => nudge(-1), enabled);
-  useHotkeys(['shift+equal', 'shift+numpadadd', 'shift+bracketright'], () => nudge(10), enabled);
-  useHotkeys(['shift+minus', 'shift+numpadsubtract'], () => nudge(-10), enabled);
+  useHotkeys('*', (event) => nudge((SIGN_STEPS[event.key] ?? 0) * (event.shiftKey ? 10 : 1)), {
+    ...sign,
+    ignoreEventWhen: (event) => isCommand(event) || SIGN_STEPS[event.key] === undefined,
+  });
   useHotkeys('l', () => line && edit({ type: 'lock', key: line.key }), enabled);
   useHotkeys(['delete', 'backspace'], () => line && edit({ type: 'remove', key: line.key }), enabled);
   useHotkeys(
@@ -71,12 +77,12 @@ export function useBenchKeys(
   useHotkeys('escape', balancing.refuse, { enabled: actions.free && balancing.proposal !== undefined });
   useHotkeys('m', () => actions.onView(nextView[actions.view]), enabled);
   useHotkeys('d', () => actions.onView(actions.view === 'day' ? 'curve' : 'day'), enabled);
-  useHotkeys('slash', actions.add, { ...enabled, preventDefault: true });
+  useHotkeys('/', actions.add, sign);
   useHotkeys('u', undo, enabled);
   useHotkeys('r', redo, enabled);
   useHotkeys('mod+z', undo, always);
   useHotkeys(['mod+shift+z', 'mod+y'], redo, always);
-  useHotkeys('mod+s', actions.save, { enableOnFormTags: true, preventDefault: true });
-  useHotkeys('shift+slash', actions.shortcuts, enabled);
+  useHotkeys('mod+s', actions.save, { ...always, enabled: true });
+  useHotkeys('?', actions.shortcuts, sign);
   return chosen;
 }

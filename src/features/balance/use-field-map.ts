@@ -1,10 +1,10 @@
 'use client';
 
-import { proxy, type Remote, wrap } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { proxy } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
 import type { FieldMap, MapAxis } from '@/core/balance/field-map';
 import type { Formula } from '@/core/predict/formula';
-import type { MapDoor } from '@/workers/map.worker';
+import { keepMapThread, type MapThread, takeMapThread } from './map-door';
 
 const ROUGH = { columns: 24, rows: 18 };
 const FINE = { columns: 84, rows: 63 };
@@ -13,26 +13,25 @@ const REST_MS = 80;
 
 /** A field, rough at once and fine a moment later, from a worker; with how far it is and a way to stop it. */
 export function useFieldMap(formula: Formula, axes: readonly [MapAxis, MapAxis]) {
-  const worker = useRef<{ thread: Worker; door: Remote<MapDoor> } | undefined>(undefined);
+  const worker = useRef<MapThread | undefined>(undefined);
   const [map, setMap] = useState<FieldMap | undefined>();
   const [share, setShare] = useState(1);
   const [stopped, setStopped] = useState(false);
 
-  const close = useCallback(() => {
-    worker.current?.thread.terminate();
-    worker.current = undefined;
-  }, []);
-  useEffect(() => close, [close]);
+  useEffect(
+    () => () => {
+      if (worker.current) keepMapThread(worker.current);
+      worker.current = undefined;
+    },
+    [],
+  );
 
   const question = JSON.stringify([axes, formula.lines.map(({ grams }) => grams)]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the question says all that matters of formula and axes
   useEffect(() => {
     let wanted = true;
     setStopped(false);
-    if (!worker.current) {
-      const thread = new Worker(new URL('../../workers/map.worker.ts', import.meta.url), { type: 'module' });
-      worker.current = { thread, door: wrap<MapDoor>(thread) };
-    }
+    worker.current ??= takeMapThread();
     const { door } = worker.current;
     const progress = proxy((done: number) => wanted && setShare(done));
     const take = (found: FieldMap | undefined) => {
@@ -57,7 +56,8 @@ export function useFieldMap(formula: Formula, axes: readonly [MapAxis, MapAxis])
     share,
     stopped,
     stop: () => {
-      close();
+      worker.current?.thread.terminate();
+      worker.current = undefined;
       setShare(1);
       setStopped(true);
     },

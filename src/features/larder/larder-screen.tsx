@@ -38,7 +38,7 @@ export function LarderScreen({
   const fileInput = useRef<HTMLInputElement>(null);
   const search = useRef<HTMLInputElement>(null);
   const importing = useLarderImport(ingredients, () => router.refresh());
-  useHotkeys('slash', () => search.current?.focus(), { preventDefault: true });
+  useHotkeys('/', () => search.current?.focus(), { useKey: true, ignoreModifiers: true, preventDefault: true });
 
   const rows = useMemo(() => ingredients.map(rowOf), [ingredients]);
   const found = useMemo(() => filterRows(rows, filter), [rows, filter]);
