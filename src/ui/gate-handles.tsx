@@ -28,6 +28,9 @@ export function GateHandles({ gate, plot }: { gate: ChartGate; plot: Plot }) {
     event.currentTarget.setPointerCapture(event.pointerId);
     last.current = local(event);
   };
+  const letGo = () => {
+    last.current = undefined;
+  };
   const edgeHandle = (edge: 'low' | 'high', pa: number | undefined, move: ((pa: number) => void) | undefined) => {
     if (pa === undefined || !move) return null;
     const onKeyDown = (event: KeyboardEvent) => {
@@ -49,9 +52,7 @@ export function GateHandles({ gate, plot }: { gate: ChartGate; plot: Plot }) {
         style={{ left, width: right - left, top: yOf(pa, plot) - REACH, height: 2 * REACH }}
         onPointerDown={grab}
         onPointerMove={(event) => last.current && move(resistanceAtHeight(local(event).y, plot))}
-        onPointerUp={() => {
-          last.current = undefined;
-        }}
+        onLostPointerCapture={letGo}
         onKeyDown={onKeyDown}
       />
     );
@@ -86,9 +87,7 @@ export function GateHandles({ gate, plot }: { gate: ChartGate; plot: Plot }) {
           style={{ left, width: right - left, top: top + REACH, height: bottom - top - 2 * REACH }}
           onPointerDown={grab}
           onPointerMove={onBodyMove}
-          onPointerUp={() => {
-            last.current = undefined;
-          }}
+          onLostPointerCapture={letGo}
           onKeyDown={onBodyKey}
         />
       )}

@@ -63,6 +63,16 @@ function axisChoices(formula: Formula, nameOf: (ingredient: string) => string) {
   return [...rows, ...ratios];
 }
 
+/** The two rows there is most of, in their order: what a map is opened on. */
+function twoLargest(formula: Formula): readonly [string, string] {
+  const [a = 0, b = 1] = formula.lines
+    .map((_, i) => i)
+    .sort((i, j) => (formula.lines[j]?.grams ?? 0) - (formula.lines[i]?.grams ?? 0))
+    .slice(0, 2)
+    .sort((i, j) => i - j);
+  return [`g${a}`, `g${b}`];
+}
+
 const axisText = (axis: MapAxis, value: number) =>
   axis.kind === 'grams' ? `${grams(value)} g` : `${significant(value, 2)} : 1`;
 
@@ -81,7 +91,7 @@ export function MapView({
   onGrams: (grams: readonly number[]) => void;
 }) {
   const choices = useMemo(() => axisChoices(formula, nameOf), [formula, nameOf]);
-  const [picked, setPicked] = useState<readonly [string, string]>(['g0', 'g1']);
+  const [picked, setPicked] = useState(() => twoLargest(formula));
   const choose = (place: 0 | 1, key: string) => setPicked(place === 0 ? [key, picked[1]] : [picked[0], key]);
   const [x, y] = picked.map((key, i) => choices.find((choice) => choice.key === key) ?? choices[i]);
   if (!x || !y || formula.lines.length < 2) {
@@ -215,7 +225,7 @@ function Field({
           onPointer(event);
         }}
         onPointerMove={onPointer}
-        onPointerUp={() => {
+        onLostPointerCapture={() => {
           dragging.current = false;
         }}
       >
