@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { GATE_QUANTITIES } from '@/core/balance/quantities';
 import { DEFAULT_PROCESS, type ThermalHistory, usualHistory } from '@/core/matter/process';
+import { briefSchema } from './brief';
 import { FormulaFileError } from './formula-file-error';
 import { compositionSchema } from './ingredient';
 import { STAGES } from './stages';
@@ -142,6 +143,8 @@ export const formulaFileSchema = z
     moments: z.array(momentSchema).max(MOST_MOMENTS).default([]),
     gates: z.array(gateSchema).max(40).default([]),
     yield: yieldSchema.optional(),
+    /** what it must do, for how many: where its gates came from */
+    brief: briefSchema.optional(),
   })
   .superRefine((file, context) => {
     const names = new Set<string>();

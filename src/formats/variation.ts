@@ -21,7 +21,7 @@ export interface Variation {
   readonly parts: { readonly [Part in (typeof PARTS)[number]]?: FormulaFile[Part] | null };
 }
 
-const PARTS = ['gates', 'moments', 'process', 'use', 'yield', 'ingredients'] as const;
+const PARTS = ['gates', 'moments', 'process', 'use', 'yield', 'brief', 'ingredients'] as const;
 const FIELDS = ['grams', 'form', 'locked', 'minGrams', 'maxGrams', 'stage', 'tie', 'byVolume'] as const;
 
 /** Names of a pan's rows, each once. */

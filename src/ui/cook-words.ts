@@ -23,6 +23,12 @@ const WORDS: Readonly<Record<string, UseWords>> = {
   pipe_rosette: { pours: 'Pours', toPour: 'pour', sets: 'pipes and stands', toSet: 'pipe' },
   roll_truffle: { pours: 'Pours', toPour: 'pour', sets: 'rolls', toSet: 'roll' },
   cut_squares: { pours: 'Pours', toPour: 'pour', sets: 'cuts cleanly', toSet: 'cut cleanly' },
+  drink: { pours: 'Pours thick', toPour: 'drink', sets: 'stays a drink', toSet: 'drink' },
+  tart: { pours: 'Fills and levels', toPour: 'level in a tart', sets: 'slices cleanly', toSet: 'slice' },
+  shell: { pours: 'Fills shells', toPour: 'fill shells', sets: 'holds and bites soft', toSet: 'bite softly' },
+  sandwich: { pours: 'Pours', toPour: 'pour', sets: 'stays between the biscuits', toSet: 'sandwich' },
+  cover: { pours: 'Pours', toPour: 'pour', sets: 'spreads and stays', toSet: 'spread' },
+  whip: { pours: 'Pours', toPour: 'pour', sets: 'takes the whisk', toSet: 'whip' },
   spoon_cold: { pours: 'Pours', toPour: 'pour', sets: 'spoons', toSet: 'spoon' },
 };
 

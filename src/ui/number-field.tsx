@@ -18,10 +18,37 @@ interface NumberFieldProps {
   readonly step?: number;
   readonly showLabel?: boolean;
   readonly placeholder?: string;
-  /** `quiet`: without a frame and unit until it is worked in, with room for a line of text below */
-  readonly look?: 'framed' | 'quiet';
+  /**
+   * `quiet`: without a frame and unit until it is worked in, with room for a line of text below; `inline`: a word in a sentence, underlined, as
+   * wide as what stands in it
+   */
+  readonly look?: keyof typeof LOOKS;
   readonly onLeave?: () => void;
 }
+
+const LOOKS = {
+  framed: {
+    root: 'relative',
+    box: 'flex h-11 items-center rounded-lg border bg-field',
+    rest: 'border-rule',
+    input: 'h-full w-full text-right pl-2 text-[1.02rem]',
+    unit: 'read pr-2 pl-1 text-[0.8rem] text-mute',
+  },
+  quiet: {
+    root: 'relative',
+    box: 'flex h-11 items-center rounded-lg border hover:border-rule',
+    rest: 'border-transparent',
+    input: 'h-full w-full text-right pb-4 text-[0.86rem]',
+    unit: 'sr-only',
+  },
+  inline: {
+    root: 'relative inline-block align-baseline',
+    box: 'inline-flex h-9 items-center rounded-t-md border-b-2 px-1 leading-none text-enamel hover:bg-enamel-wash',
+    rest: 'border-enamel',
+    input: 'h-full min-w-[1.6ch] field-sizing-content text-right text-[0.94em] placeholder:text-enamel',
+    unit: 'pl-[0.25em]',
+  },
+} as const;
 
 /**
  * A number as a cook types it. While what stands there cannot be read, a message stands beside it, what was typed stays, and the last good
@@ -84,22 +111,20 @@ export function NumberField({
   };
 
   return (
-    <div className={`relative ${className}`}>
+    <div className={`${LOOKS[look].root} ${className}`}>
       <label htmlFor={id} className={showLabel ? 'mb-1 block text-[0.86rem] text-mute' : 'sr-only'}>
         {label}
       </label>
       <div
-        className={`flex h-11 items-center rounded-lg border focus-within:outline-2 focus-within:outline-enamel has-disabled:border-dashed has-disabled:bg-rule-soft ${
-          typed?.message ? 'border-off' : look === 'framed' ? 'border-rule' : 'border-transparent'
-        } ${look === 'framed' ? 'bg-field' : 'hover:border-rule'}`}
+        className={`${LOOKS[look].box} focus-within:outline-2 focus-within:outline-enamel has-disabled:border-dashed has-disabled:bg-rule-soft ${
+          typed?.message ? 'border-off' : LOOKS[look].rest
+        }`}
       >
         <input
           id={id}
           inputMode={rules.unitNeeded ? 'text' : 'decimal'}
           autoComplete="off"
-          className={`read h-full w-full min-w-0 bg-transparent text-right focus-visible:outline-none ${
-            look === 'framed' ? 'pl-2 text-[1.02rem]' : 'pb-4 text-[0.86rem]'
-          }`}
+          className={`read min-w-0 bg-transparent focus-visible:outline-none ${LOOKS[look].input}`}
           value={shown}
           placeholder={placeholder}
           disabled={disabled}
@@ -114,17 +139,15 @@ export function NumberField({
           onKeyDown={onKeyDown}
           onPaste={onPaste}
         />
-        {look === 'framed' && (
-          <span className="read pr-2 pl-1 text-[0.8rem] text-mute" aria-hidden="true">
-            {rules.unit}
-          </span>
-        )}
+        <span className={LOOKS[look].unit} aria-hidden="true">
+          {rules.unit}
+        </span>
       </div>
       {typed?.message && (
         <p
           id={`${id}-message`}
           role="alert"
-          className="absolute top-full right-0 z-20 mt-1 w-max max-w-64 rounded-md border border-off/40 bg-off-wash px-2.5 py-1.5 text-left text-[13.5px] text-off shadow-lg"
+          className="absolute top-full right-0 z-20 font-sans leading-normal font-normal mt-1 w-max max-w-64 rounded-md border border-off/40 bg-off-wash px-2.5 py-1.5 text-left text-[13.5px] text-off shadow-lg"
         >
           {typed.message}
         </p>

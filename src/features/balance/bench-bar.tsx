@@ -5,6 +5,7 @@ import dynamic from 'next/dynamic';
 import { memo, type ReactNode } from 'react';
 import type { MeasureSystem } from '@/core/matter/measures';
 import { NumberField } from '@/ui/number-field';
+import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
 import { KITCHEN_RULES, useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { MEASURE_SYSTEMS, useMeasureSystem } from '@/ui/use-measure-system';
@@ -73,6 +74,9 @@ export const BenchBar = memo(function BenchBar({
           ))}
         </select>
       </div>
+      <span className="max-lg:hidden">
+        <Steps at="balance" id={id} />
+      </span>
     </TopBar>
   );
 });

@@ -26,6 +26,8 @@ export function BenchMenu({
         anchor="bottom end"
         className="z-40 w-64 rounded-xl border border-rule bg-sheet py-1 text-ink shadow-xl focus:outline-none"
       >
+        <MenuLink href={`/formulas/${id}/brief`}>Brief…</MenuLink>
+        <MenuLink href={`/brief?from=${id}`}>Make this for…</MenuLink>
         <MenuAction onClick={() => onSheet('versions')}>Versions…</MenuAction>
         <MenuAction onClick={() => onSheet('variants')}>{isVariant ? 'Base and variants…' : 'Variants…'}</MenuAction>
         <MenuAction onClick={() => onSheet('tags')}>Tags…</MenuAction>

@@ -3,6 +3,7 @@ import { predictFormula } from '@/core/predict/formula';
 import { chocolateColour } from '@/core/shine/colour';
 import { type LarderComposition, resolveFormula } from '@/formats/resolve-formula';
 import type { StoredFormula } from '@/server/repositories/formulas';
+import { JOB_WORDS } from '@/ui/job-words';
 
 /** A formula as a card of the list shows it. */
 export interface FormulaSummary {
@@ -35,7 +36,8 @@ export interface FormulaSummary {
 export function summarise({ id, file, archived, baseId }: StoredFormula, larder: LarderComposition): FormulaSummary {
   const names = file.lines.map(({ ingredient }) => file.ingredients[ingredient]?.name ?? larder.get(ingredient)?.name);
   const prediction = names.includes(undefined) ? undefined : predictFormula(resolveFormula(file, larder));
-  const use = findUse(file.use)?.name ?? file.use ?? 'No use set';
+  const jobs = file.brief?.jobs.map((job) => JOB_WORDS[job.use].name).join(', ');
+  const use = jobs ?? findUse(file.use)?.name ?? file.use ?? 'No use set';
   const atPour = prediction?.moments.find(({ moment }) => moment.name === 'pour') ?? prediction?.moments[0];
   return {
     id,

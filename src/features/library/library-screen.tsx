@@ -1,7 +1,8 @@
 'use client';
 
 import Fuse from 'fuse.js';
-import { ClipboardPaste, FileDown, FileUp, Plus, Search } from 'lucide-react';
+import { ClipboardList, ClipboardPaste, FileDown, FileUp, Plus, Search } from 'lucide-react';
+import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { type ChangeEvent, useMemo, useRef, useState, useTransition } from 'react';
 import { type FormulaFileInput, LARGEST_FILE_BYTES, parseFormulaText, readFormulas } from '@/formats/formula-file';
@@ -154,9 +155,10 @@ export function LibraryScreen({
               <FileDown size={17} aria-hidden="true" /> All as a file
             </a>
           )}
-          <Button look="primary" onClick={() => setIsNew(true)}>
+          <Button onClick={() => setIsNew(true)}>
             <Plus size={18} aria-hidden="true" /> New formula
           </Button>
+          <NewBrief />
         </div>
         {fault && (
           <p role="alert" className="mb-4 rounded-lg bg-off-wash px-4 py-3 text-off">
@@ -237,6 +239,18 @@ export function LibraryScreen({
   );
 }
 
+/** The way most work begins: what must it do, and for how many. */
+function NewBrief() {
+  return (
+    <Link
+      href="/brief"
+      className="inline-flex min-h-11 items-center gap-2 rounded-lg bg-enamel px-4 font-semibold text-sheet hover:bg-enamel-deep"
+    >
+      <ClipboardList size={18} aria-hidden="true" /> New brief
+    </Link>
+  );
+}
+
 /** A kitchen without formulas: how to begin. */
 function EmptyLibrary({ onNew, onFile }: { onNew: () => void; onFile: () => void }) {
   return (
@@ -247,12 +261,13 @@ function EmptyLibrary({ onNew, onFile }: { onNew: () => void; onFile: () => void
         anything is melted. The larder is full already: 162 typical ingredients.
       </p>
       <ol className="mb-6 list-decimal space-y-1.5 pl-5">
-        <li>Name it and choose its use: that sets the gates it must pass.</li>
-        <li>Add your own recipe, in grams.</li>
+        <li>Write a brief: what it must do and for how many. That sets the gates and the amount.</li>
+        <li>Start from what is proposed, or add your own recipe, in grams.</li>
         <li>Press Balance: it moves as little as it can until the curve passes.</li>
       </ol>
       <div className="flex flex-wrap gap-2">
-        <Button look="primary" onClick={onNew}>
+        <NewBrief />
+        <Button onClick={onNew}>
           <Plus size={18} aria-hidden="true" /> Start a formula
         </Button>
         <Button onClick={onFile}>

@@ -57,6 +57,7 @@ export const formulas = pgTable(
     gates: jsonb().$type<FormulaFile['gates']>().notNull(),
     ownIngredients: jsonb('own_ingredients').$type<FormulaFile['ingredients']>().notNull(),
     yieldTarget: jsonb('yield_target').$type<NonNullable<FormulaFile['yield']>>(),
+    brief: jsonb().$type<NonNullable<FormulaFile['brief']>>(),
     revision: integer().notNull(),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
     updatedAt: timestamp('updated_at', { withTimezone: true }).notNull(),

@@ -56,6 +56,7 @@ function toStored(row: FormulaRow, lines: readonly LineRow[]): StoredFormula {
       moments: row.moments,
       gates: row.gates,
       yield: row.yieldTarget ?? undefined,
+      brief: row.brief ?? undefined,
     },
   };
 }
@@ -71,6 +72,7 @@ function columnsOf(file: FormulaFile) {
     gates: file.gates,
     ownIngredients: file.ingredients,
     yieldTarget: file.yield ?? null,
+    brief: file.brief ?? null,
   };
 }
 

@@ -1,0 +1,115 @@
+import type { Gate } from '../balance/gates';
+import type { Moment } from '../predict/moments';
+import type { Brief, Wishes } from './brief';
+import type { Job } from './job';
+import { type JobGate, type JobMoment, jobGates, jobHistory, workTemperature } from './job-gates';
+
+/** A gate with the job and the reason it comes from; gates of the wishes belong to no job. */
+export interface BriefGate {
+  readonly gate: Gate;
+  readonly job?: number;
+  readonly from?: JobGate;
+}
+
+/** Everything a formula takes over from a brief. */
+export interface BriefTargets {
+  readonly moments: readonly Moment[];
+  readonly gates: readonly BriefGate[];
+}
+
+const PAN: Moment = { name: 'pan', temperatureC: 60, history: [[0.3, 60]] };
+
+/** What the moment of a job's work is called: the first warm one is the pour. */
+const WORK_NAMES: Readonly<Record<Job['use'], string>> = {
+  coat: 'pour',
+  glaze: 'glaze',
+  nap: 'nap',
+  pool: 'pool',
+  dip: 'dip',
+  drink: 'drink',
+  tart: 'fill tarts',
+  shell: 'fill shells',
+  layers: 'spread',
+  sandwich: 'sandwich',
+  pipe: 'pipe',
+  cover: 'cover',
+  roll: 'roll',
+  cut: 'cut',
+  whip: 'before whipping',
+};
+
+/** A name that is free, with a number where it is not. */
+function freeName(name: string, taken: readonly Moment[]): string {
+  for (let n = 1; ; n++) {
+    const tried = n === 1 ? name : `${name} ${n}`;
+    if (!taken.some((moment) => moment.name === tried)) return tried;
+  }
+}
+
+const sameMoment = (a: Moment, temperatureC: number, history: Moment['history']) =>
+  a.temperatureC === temperatureC && JSON.stringify(a.history) === JSON.stringify(history);
+
+/** The moment a job is worked or eaten: one that is there already, when it is the same. */
+function momentFor(job: Job, at: JobMoment, kitchenC: number, moments: Moment[]): Moment {
+  const temperatureC = at === 'work' ? workTemperature(job, kitchenC) : job.eatC;
+  const history = jobHistory(job, at, kitchenC);
+  const there = moments.find((moment) => moment !== PAN && sameMoment(moment, temperatureC, history));
+  if (there) return there;
+  const name = freeName(at === 'eat' ? 'served' : WORK_NAMES[job.use], moments);
+  const moment: Moment = { name, temperatureC, history };
+  moments.push(moment);
+  return moment;
+}
+
+/** Water activity up to which something keeps so many days (J): an index of growth pressure, never a use-by date. */
+export function activityToKeep(days: number, keepIn: Wishes['keepIn']): number | undefined {
+  if (keepIn === 'fridge') return days <= 4 ? undefined : days <= 10 ? 0.93 : days <= 30 ? 0.9 : 0.85;
+  return days <= 1 ? undefined : days <= 28 ? 0.85 : 0.8;
+}
+
+const SHINE_LEAST = { any: undefined, satin: 40, high: 60 } as const;
+const TASTE_BANDS = { any: undefined, bitter: [0, 0.38], balanced: [0.32, 0.52], sweet: [0.5, 1] } as const;
+
+/** The gates of the wishes, read where it is worked first. */
+function wishGates({ wishes }: Brief, moment: string, portionG: number): Gate[] {
+  const gates: Gate[] = [];
+  const least = SHINE_LEAST[wishes.shine];
+  if (least !== undefined) gates.push({ moment, quantity: 'shine', low: least });
+  const taste = TASTE_BANDS[wishes.taste];
+  if (taste) gates.push({ moment, quantity: 'tasteBalance', low: taste[0] || undefined, high: taste[1] });
+  if (wishes.cocoaPercent) gates.push({ moment, quantity: 'cocoaPercent', low: wishes.cocoaPercent });
+  const activity = wishes.keepDays === undefined ? undefined : activityToKeep(wishes.keepDays, wishes.keepIn);
+  if (activity !== undefined) gates.push({ moment, quantity: 'waterActivity', high: activity });
+  if (wishes.portionEur && portionG > 0) {
+    gates.push({
+      moment,
+      quantity: 'costEurPerKg',
+      high: Number(((1000 * wishes.portionEur) / portionG).toPrecision(3)),
+    });
+  }
+  return gates;
+}
+
+/**
+ * The moments and gates a brief sets.
+ *
+ * @param brief with at least one job
+ * @param portionG g of a portion of the first job, for its cost
+ * @returns moments in the order pan, work, eaten, job after job; gates with their reasons
+ */
+export function briefTargets(brief: Brief, portionG: number): BriefTargets {
+  const moments: Moment[] = [PAN];
+  const gates: BriefGate[] = [];
+  brief.jobs.forEach((job, index) => {
+    // Worked moments are there even without a gate: their puddle is what the cook looks at.
+    momentFor(job, 'work', brief.kitchenC, moments);
+    for (const from of jobGates(job)) {
+      const { name: moment } = momentFor(job, from.at, brief.kitchenC, moments);
+      const { quantity, low, high } = from;
+      if (low === undefined && high === undefined) continue;
+      gates.push({ gate: { moment, quantity, low, high }, job: index, from });
+    }
+  });
+  const first = moments[1]?.name ?? PAN.name;
+  return { moments, gates: [...gates, ...wishGates(brief, first, portionG).map((gate) => ({ gate }))] };
+}

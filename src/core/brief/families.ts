@@ -1,0 +1,191 @@
+import type { Thickener } from './brief';
+import type { Role } from './stock';
+
+/** When a row of a starting point goes in. */
+export type FamilyStage = 'pan' | 'overChocolate' | 'offHeat' | 'coldAtEnd';
+
+/** One row of a family: the part, grams in a batch of the family's own size, and when it goes in. */
+export interface FamilyRow {
+  readonly role: Role;
+  readonly grams: number;
+  readonly stage: FamilyStage;
+  /** may be left out where the shelf has nothing for it */
+  readonly optional?: boolean;
+}
+
+/** A kind of sauce, ganache or glaze to start from. */
+export interface Family {
+  readonly id: string;
+  readonly name: string;
+  readonly thickener: Exclude<Thickener, 'any'>;
+  /** how far starch is cooked out, 0-1 */
+  readonly cook?: number;
+  readonly rows: readonly FamilyRow[];
+}
+
+const row = (role: Role, grams: number, stage: FamilyStage, optional = false): FamilyRow => ({
+  role,
+  grams,
+  stage,
+  optional,
+});
+
+/** The families with proportions to begin with (J): a balance does the rest. */
+export const FAMILIES: readonly Family[] = [
+  {
+    id: 'dark-ganache',
+    name: 'Dark ganache',
+    thickener: 'chocolate',
+    rows: [
+      row('cream', 200, 'pan'),
+      row('syrup', 20, 'pan', true),
+      row('dark', 200, 'overChocolate'),
+      row('butter', 15, 'coldAtEnd', true),
+    ],
+  },
+  {
+    id: 'firm-ganache',
+    name: 'Firm dark ganache',
+    thickener: 'chocolate',
+    rows: [
+      row('cream', 150, 'pan'),
+      row('syrup', 18, 'pan', true),
+      row('dark', 300, 'overChocolate'),
+      row('butter', 24, 'coldAtEnd', true),
+    ],
+  },
+  {
+    id: 'milk-ganache',
+    name: 'Milk chocolate ganache',
+    thickener: 'chocolate',
+    rows: [row('cream', 180, 'pan'), row('syrup', 18, 'pan', true), row('milkChocolate', 270, 'overChocolate')],
+  },
+  {
+    id: 'white-ganache',
+    name: 'White chocolate ganache',
+    thickener: 'chocolate',
+    rows: [row('cream', 150, 'pan'), row('syrup', 20, 'pan', true), row('white', 320, 'overChocolate')],
+  },
+  {
+    id: 'gianduja-ganache',
+    name: 'Gianduja ganache',
+    thickener: 'chocolate',
+    rows: [
+      row('cream', 150, 'pan'),
+      row('syrup', 15, 'pan', true),
+      row('dark', 60, 'overChocolate', true),
+      row('gianduja', 240, 'overChocolate'),
+    ],
+  },
+  {
+    id: 'cream-sauce',
+    name: 'Cream and cocoa sauce',
+    thickener: 'chocolate',
+    rows: [
+      row('cream', 180, 'pan'),
+      row('milk', 100, 'pan'),
+      row('sugar', 45, 'pan'),
+      row('cocoa', 18, 'pan'),
+      row('syrup', 20, 'pan', true),
+      row('dark', 110, 'overChocolate'),
+      row('butter', 12, 'coldAtEnd', true),
+    ],
+  },
+  {
+    id: 'milk-sauce',
+    name: 'Milk chocolate sauce',
+    thickener: 'chocolate',
+    rows: [
+      row('cream', 120, 'pan'),
+      row('milk', 110, 'pan'),
+      row('syrup', 25, 'pan', true),
+      row('milkChocolate', 180, 'overChocolate'),
+    ],
+  },
+  {
+    id: 'shine-glaze',
+    name: 'Shine glaze',
+    thickener: 'chocolate',
+    rows: [
+      row('cream', 190, 'pan'),
+      row('syrup', 110, 'pan'),
+      row('sugar', 30, 'pan', true),
+      row('neutralGlaze', 60, 'pan', true),
+      row('dark', 130, 'overChocolate'),
+      row('cocoa', 12, 'overChocolate', true),
+      row('butter', 24, 'coldAtEnd', true),
+    ],
+  },
+  {
+    id: 'mirror-dark',
+    name: 'Gelatin mirror glaze, dark',
+    thickener: 'gelatin',
+    rows: [
+      row('water', 90, 'pan'),
+      row('sugar', 150, 'pan'),
+      row('syrup', 130, 'pan'),
+      row('condensed', 80, 'offHeat', true),
+      row('gelatin', 9, 'offHeat'),
+      row('dark', 140, 'overChocolate'),
+      row('cocoa', 15, 'overChocolate', true),
+    ],
+  },
+  {
+    id: 'mirror-white',
+    name: 'Gelatin mirror glaze, white',
+    thickener: 'gelatin',
+    rows: [
+      row('water', 90, 'pan'),
+      row('sugar', 140, 'pan'),
+      row('syrup', 140, 'pan'),
+      row('condensed', 90, 'offHeat'),
+      row('gelatin', 10, 'offHeat'),
+      row('white', 150, 'overChocolate'),
+    ],
+  },
+  {
+    id: 'starch-sauce',
+    name: 'Water sauce with starch',
+    thickener: 'starch',
+    cook: 0.95,
+    rows: [
+      row('water', 260, 'pan'),
+      row('sugar', 100, 'pan'),
+      row('cocoa', 28, 'pan'),
+      row('starch', 7, 'pan'),
+      row('dark', 45, 'overChocolate', true),
+      row('butter', 12, 'coldAtEnd', true),
+    ],
+  },
+  {
+    id: 'thick-drink',
+    name: 'Thick milk chocolate drink',
+    thickener: 'starch',
+    cook: 0.95,
+    rows: [
+      row('milk', 400, 'pan'),
+      row('sugar', 25, 'pan'),
+      row('cocoa', 18, 'pan'),
+      row('starch', 8, 'pan'),
+      row('dark', 70, 'overChocolate'),
+    ],
+  },
+  {
+    id: 'water-ganache',
+    name: 'Water ganache',
+    thickener: 'chocolate',
+    rows: [row('water', 110, 'pan'), row('syrup', 30, 'pan', true), row('dark', 240, 'overChocolate')],
+  },
+  {
+    id: 'condensed-sauce',
+    name: 'Condensed milk fudge sauce',
+    thickener: 'chocolate',
+    rows: [
+      row('cream', 120, 'pan'),
+      row('condensed', 160, 'pan'),
+      row('cocoa', 20, 'pan'),
+      row('dark', 80, 'overChocolate'),
+      row('butter', 15, 'coldAtEnd', true),
+    ],
+  },
+];

@@ -1,0 +1,297 @@
+import { type PortionKey, type Sizes, usualSizes } from '../yields/portions';
+
+/** What a sauce, ganache or glaze can be asked to do. */
+export const JOB_USES = [
+  'coat',
+  'glaze',
+  'nap',
+  'pool',
+  'dip',
+  'drink',
+  'tart',
+  'shell',
+  'layers',
+  'sandwich',
+  'pipe',
+  'cover',
+  'roll',
+  'cut',
+  'whip',
+] as const;
+
+export type JobUse = (typeof JOB_USES)[number];
+
+/** Where it stands between the work and the eating. */
+export const PLACES = ['kitchen', 'case', 'fridge'] as const;
+
+export type Place = (typeof PLACES)[number];
+
+/** °C where a batch stands; the kitchen has its own. */
+export function placeC(place: Place, kitchenC: number): number {
+  return place === 'kitchen' ? kitchenC : place === 'case' ? 6 : 4;
+}
+
+/** An edge or both, said by the cook over what physics gives. */
+export interface Overruled {
+  readonly low?: number | undefined;
+  readonly high?: number | undefined;
+}
+
+/** One job of a batch: the use, how much of it, and when and where it is worked and eaten. */
+export interface Job {
+  readonly use: JobUse;
+  /** what it is for, in the cook's words; may be empty */
+  readonly what: string;
+  readonly count: number;
+  readonly portion: PortionKey;
+  readonly sizes: Sizes;
+  /** mm of coat, depth or height, whichever the use has */
+  readonly mm: number;
+  /** the sides are done too, not the top alone */
+  readonly sides: boolean;
+  /** °C it is worked at; the kitchen's when left out */
+  readonly workC?: number | undefined;
+  /** °C it is eaten at */
+  readonly eatC: number;
+  /** h between the work and the eating */
+  readonly hours: number;
+  readonly place: Place;
+  /** what runs off is caught and used again */
+  readonly caught: boolean;
+  /** gates the cook set otherwise, by {@link JobGate.key} */
+  readonly overruled: Readonly<Record<string, Overruled>>;
+}
+
+/** What the millimetres of a job are. */
+export type Extent = 'coat' | 'depth' | 'height';
+
+/** What is usual for a use, before the cook says otherwise. */
+export interface JobFacts {
+  /** what its millimetres are; nothing for what is only counted */
+  readonly extent?: Extent;
+  readonly mm: number;
+  /** mm that make sense */
+  readonly reach: readonly [number, number];
+  readonly portions: readonly [PortionKey, ...PortionKey[]];
+  readonly sides: boolean;
+  /** °C; nothing for what is worked at the kitchen's own temperature */
+  readonly workC?: number;
+  readonly eatC: number;
+  readonly hours: number;
+  readonly place: Place;
+  /** part of what is poured that runs off (J) */
+  readonly runsOff: number;
+  /** pieces to begin with */
+  readonly count: number;
+}
+
+/** What is usual for each use. Temperatures of work as the bands of the uses were fitted; the rest is kitchen judgement. */
+export const JOB_FACTS: Readonly<Record<JobUse, JobFacts>> = {
+  coat: {
+    extent: 'coat',
+    mm: 2,
+    reach: [0.3, 8],
+    portions: ['finger', 'round', 'dome', 'block', 'log', 'grams'],
+    sides: false,
+    workC: 32,
+    eatC: 18,
+    hours: 24,
+    place: 'kitchen',
+    runsOff: 0.1,
+    count: 24,
+  },
+  glaze: {
+    extent: 'coat',
+    mm: 2.5,
+    reach: [0.5, 8],
+    portions: ['round', 'dome', 'block', 'log', 'grams'],
+    sides: true,
+    workC: 33,
+    eatC: 5,
+    hours: 12,
+    place: 'fridge',
+    runsOff: 0.4,
+    count: 1,
+  },
+  nap: {
+    extent: 'coat',
+    mm: 1,
+    reach: [0.2, 5],
+    portions: ['scoop', 'jar', 'millilitres', 'grams'],
+    sides: false,
+    workC: 40,
+    eatC: 40,
+    hours: 0.3,
+    place: 'kitchen',
+    runsOff: 0.25,
+    count: 20,
+  },
+  pool: {
+    extent: 'depth',
+    mm: 2.4,
+    reach: [0.8, 10],
+    portions: ['pool', 'dots', 'line', 'jar', 'millilitres', 'grams'],
+    sides: false,
+    workC: 40,
+    eatC: 40,
+    hours: 0.3,
+    place: 'kitchen',
+    runsOff: 0,
+    count: 20,
+  },
+  dip: {
+    extent: 'coat',
+    mm: 1.7,
+    reach: [0.3, 6],
+    portions: ['finger', 'dome', 'millilitres', 'grams'],
+    sides: true,
+    workC: 35,
+    eatC: 18,
+    hours: 24,
+    place: 'kitchen',
+    runsOff: 0.05,
+    count: 40,
+  },
+  drink: {
+    mm: 0,
+    reach: [0, 0],
+    portions: ['millilitres', 'grams'],
+    sides: false,
+    workC: 60,
+    eatC: 60,
+    hours: 0.3,
+    place: 'kitchen',
+    runsOff: 0,
+    count: 8,
+  },
+  tart: {
+    extent: 'depth',
+    mm: 15,
+    reach: [3, 60],
+    portions: ['tart', 'slab', 'grams'],
+    sides: false,
+    workC: 35,
+    eatC: 18,
+    hours: 24,
+    place: 'kitchen',
+    runsOff: 0,
+    count: 12,
+  },
+  shell: {
+    mm: 0,
+    reach: [0, 0],
+    portions: ['millilitres', 'grams'],
+    sides: false,
+    workC: 28,
+    eatC: 18,
+    hours: 24,
+    place: 'kitchen',
+    runsOff: 0,
+    count: 60,
+  },
+  layers: {
+    extent: 'depth',
+    mm: 4,
+    reach: [1, 25],
+    portions: ['roundLayer', 'slab', 'grams'],
+    sides: false,
+    eatC: 18,
+    hours: 24,
+    place: 'fridge',
+    runsOff: 0,
+    count: 1,
+  },
+  sandwich: {
+    extent: 'depth',
+    mm: 4,
+    reach: [1, 15],
+    portions: ['biscuit', 'grams'],
+    sides: false,
+    eatC: 20,
+    hours: 24,
+    place: 'kitchen',
+    runsOff: 0,
+    count: 30,
+  },
+  pipe: {
+    extent: 'height',
+    mm: 30,
+    reach: [3, 120],
+    portions: ['swirl', 'border', 'grams'],
+    sides: false,
+    eatC: 18,
+    hours: 12,
+    place: 'fridge',
+    runsOff: 0,
+    count: 24,
+  },
+  cover: {
+    extent: 'coat',
+    mm: 3,
+    reach: [1, 12],
+    portions: ['round', 'block', 'log', 'grams'],
+    sides: true,
+    eatC: 18,
+    hours: 24,
+    place: 'kitchen',
+    runsOff: 0,
+    count: 1,
+  },
+  roll: {
+    mm: 0,
+    reach: [0, 0],
+    portions: ['grams'],
+    sides: false,
+    workC: 18,
+    eatC: 18,
+    hours: 24,
+    place: 'kitchen',
+    runsOff: 0,
+    count: 60,
+  },
+  cut: {
+    extent: 'depth',
+    mm: 15,
+    reach: [4, 50],
+    portions: ['slab', 'grams'],
+    sides: false,
+    workC: 18,
+    eatC: 18,
+    hours: 24,
+    place: 'kitchen',
+    runsOff: 0,
+    count: 1,
+  },
+  whip: {
+    mm: 0,
+    reach: [0, 0],
+    portions: ['grams', 'millilitres'],
+    sides: false,
+    workC: 4,
+    eatC: 6,
+    hours: 12,
+    place: 'fridge',
+    runsOff: 0,
+    count: 20,
+  },
+};
+
+/** A job before anything else is said of it. */
+export function usualJob(use: JobUse): Job {
+  const { count, portions, mm, sides, eatC, hours, place } = JOB_FACTS[use];
+  const [portion] = portions;
+  return {
+    use,
+    what: '',
+    count,
+    portion,
+    sizes: usualSizes(portion),
+    mm,
+    sides,
+    eatC,
+    hours,
+    place,
+    caught: true,
+    overruled: {},
+  };
+}

@@ -1,0 +1,96 @@
+import { balance } from '../balance/balance';
+import { onScale } from '../balance/quantities';
+import { type Formula, type Prediction, predictFormula } from '../predict/formula';
+
+/** Something a brief could start from. */
+export interface Candidate<Of> {
+  readonly of: Of;
+  /** with the gates and moments of the brief, mass above 0 */
+  readonly formula: Formula;
+}
+
+/** A candidate judged by the gates: as it stands, or balanced. */
+export interface Proposal<Of> {
+  readonly of: Of;
+  readonly grams: readonly number[];
+  readonly prediction: Prediction;
+  readonly lands: boolean;
+  /** rows that moved, and how far in the sum of their relative changes squared */
+  readonly moved: number;
+  readonly change: number;
+  /** how far it is from landing, in weighted logarithms; 0 when it lands */
+  readonly miss: number;
+}
+
+/** Most of the candidates that are balanced: those that miss by least. */
+export const MOST_BALANCED = 28;
+
+/** How far a prediction is outside its gates, squared and summed on their scales. */
+export function missOf(prediction: Prediction): number {
+  return prediction.gates.reduce((sum, { quantity, value, low, high }) => {
+    const at = onScale(quantity, value);
+    const under = low === undefined ? 0 : Math.max(onScale(quantity, low) - at, 0);
+    const over = high === undefined ? 0 : Math.max(at - onScale(quantity, high), 0);
+    return sum + under ** 2 + over ** 2;
+  }, 0);
+}
+
+function asItStands<Of>({ of, formula }: Candidate<Of>, prediction: Prediction): Proposal<Of> {
+  return {
+    of,
+    grams: formula.lines.map((line) => line.grams),
+    prediction,
+    lands: prediction.lands,
+    moved: 0,
+    change: 0,
+    miss: missOf(prediction),
+  };
+}
+
+function balanced<Of>({ of, formula }: Candidate<Of>): Proposal<Of> {
+  const { grams, prediction, change, status } = balance(formula, { explain: false });
+  return {
+    of,
+    grams,
+    prediction,
+    lands: status === 'lands',
+    moved: grams.filter((g, i) => Math.abs(g - (formula.lines[i]?.grams ?? 0)) > 0.05).length,
+    change,
+    miss: missOf(prediction),
+  };
+}
+
+/** The better first: what lands before what does not, then the least moved, then the nearest. */
+export function compareProposals<Of>(a: Proposal<Of>, b: Proposal<Of>): number {
+  if (a.lands !== b.lands) return a.lands ? -1 : 1;
+  return a.lands ? a.change - b.change : a.miss - b.miss;
+}
+
+/**
+ * Judges candidates one after the other: all as they stand first, then those that miss by least are balanced. What is yielded last for a
+ * candidate counts.
+ *
+ * @param candidates any number
+ * @param always how many at the head of the list are balanced whatever they miss by
+ * @yields proposals with the share of the work that is done
+ */
+export function* judge<Of>(
+  candidates: readonly Candidate<Of>[],
+  always: number,
+): Generator<{ readonly proposal: Proposal<Of>; readonly share: number }> {
+  const standing: { candidate: Candidate<Of>; proposal: Proposal<Of>; pinned: boolean }[] = [];
+  for (const [i, candidate] of candidates.entries()) {
+    const prediction = predictFormula(candidate.formula);
+    if (!prediction) continue;
+    const proposal = asItStands(candidate, prediction);
+    standing.push({ candidate, proposal, pinned: i < always });
+    if (proposal.lands) yield { proposal, share: 0 };
+  }
+  const open = standing
+    .filter(({ proposal }) => !proposal.lands)
+    .sort((a, b) => Number(b.pinned) - Number(a.pinned) || a.proposal.miss - b.proposal.miss);
+  const tried = open.slice(0, Math.max(MOST_BALANCED, open.filter(({ pinned }) => pinned).length));
+  for (const [i, { candidate }] of tried.entries()) {
+    yield { proposal: balanced(candidate), share: (i + 1) / tried.length };
+  }
+}

@@ -1,0 +1,157 @@
+import type { Making } from '../brief/brief';
+import { FILM_USES } from '../brief/film-gates';
+import { JOB_FACTS, type Job } from '../brief/job';
+import { BRIEF_DENSITY, type JobGate } from '../brief/job-gates';
+import { type FilmFlow, filmThickness } from '../flow/film';
+import { evaporationRate, HOB_EFFICIENCY } from './boiling';
+import { portionGrams } from './portions';
+
+/** What one job takes of the finished batch. */
+export interface JobAmount {
+  /** mm of film, depth or height it was reckoned with */
+  readonly mm: number;
+  /** g on or in what is eaten */
+  readonly usedG: number;
+  /** g that run off and are not used again, or must be there for the last piece */
+  readonly runOffG: number;
+  /** g of a single piece */
+  readonly eachG: number;
+}
+
+/** How much to make, and what becomes of it. */
+export interface BatchSize {
+  readonly jobs: readonly JobAmount[];
+  /** g that stay in bowl and bag, and are kept in hand */
+  readonly bowlG: number;
+  readonly reserveG: number;
+  /** g as it leaves the stove */
+  readonly finishedG: number;
+  /** g of water boiled off on the way */
+  readonly evaporationG: number;
+  /** g to weigh in */
+  readonly weighedG: number;
+  /** g either way within which the need falls eight times in ten */
+  readonly doubtG: number;
+  /** most one pan takes, g, and pans that are needed */
+  readonly panG: number;
+  readonly pans: number;
+}
+
+/** Part of a hob's power a heat takes (J). */
+const LEVEL = { none: 0, simmer: 0.3, boil: 1 } as const;
+/** A pan is this much of its width high; hot cream foams, so half of it is the most (J). */
+const PAN_HEIGHT = 0.55;
+const PAN_FILL = 0.5;
+/** Doubts, standard deviations of ln (J): sizes of pieces, what boils off, what sticks. */
+const PIECE_SD = 0.06;
+const BOIL_SD = 0.25;
+const BOWL_SD = 0.4;
+/** Standard deviations of the tenth and ninetieth part of a normal distribution. */
+const TENTH_SD = 1.2816;
+
+/** What is poured over a surface runs off it; a jar is filled to its line. */
+const RUNS_OFF: ReadonlySet<Job['portion']> = new Set(['finger', 'round', 'dome', 'log', 'block', 'scoop']);
+
+type FilmJob = keyof typeof FILM_USES;
+
+const leavesFilm = (use: Job['use']): use is FilmJob => use in FILM_USES;
+
+/** An edge between those of a gate, in logarithms; without a lower one, between a tenth of the upper one and it. */
+function within(gate: JobGate | undefined, part: number): number {
+  const high = gate?.high ?? 10 * (gate?.low ?? 1);
+  const low = gate?.low ?? high / 10;
+  return Math.exp(Math.log(low) * (1 - part) + Math.log(high) * part);
+}
+
+/** Film that flow leaves in a job, mm. */
+export function jobFilm(use: FilmJob, flow: FilmFlow): number {
+  return filmThickness(flow, FILM_USES[use].sideM, FILM_USES[use].stopsS);
+}
+
+/** mm a job takes and the spread of its logarithm: the model's own film at the gates, or of the formula that is poured. */
+function extentOf(job: Job, gates: readonly JobGate[], flow: FilmFlow | undefined): { mm: number; sd: number } {
+  const { use } = job;
+  if (!leavesFilm(use)) return { mm: job.mm, sd: job.mm > 0 ? PIECE_SD : 0 };
+  if (flow) return { mm: jobFilm(use, flow), sd: PIECE_SD };
+  const at = (part: number) =>
+    jobFilm(use, {
+      apparentViscosityPaS: within(
+        gates.find((gate) => gate.quantity === 'apparentViscosityPaS'),
+        part,
+      ),
+      yieldStressPa: within(
+        gates.find((gate) => gate.at === 'work' && gate.quantity === 'yieldStressPa'),
+        part,
+      ),
+      densityKgM3: BRIEF_DENSITY,
+    });
+  return { mm: at(0.5), sd: Math.log(at(0.7) / at(0.3)) / 2 };
+}
+
+/** g of water that boil off in one pan. */
+export function boiledOffInPan(making: Making, minutes = making.minutes): number {
+  if (making.heat === 'none') return 0;
+  const { powerW, hob, panCm, heat } = making;
+  const rate = evaporationRate({
+    powerW,
+    efficiency: HOB_EFFICIENCY[hob],
+    panDiameterM: panCm / 100,
+    level: LEVEL[heat],
+  });
+  return rate * minutes;
+}
+
+/** Most a pan takes of a batch, g: half full where it boils and foams, nearly full where nothing boils. */
+export function panHolds(making: Making, densityKgM3 = BRIEF_DENSITY): number {
+  const millilitres = (Math.PI / 4) * making.panCm ** 2 * PAN_HEIGHT * making.panCm;
+  return ((making.heat === 'none' ? 1.6 : 1) * PAN_FILL * millilitres * densityKgM3) / 1000;
+}
+
+/**
+ * How much to make for some jobs together.
+ *
+ * Pieces by closed forms and the film the gates leave; what runs off a rack is caught for the next piece or lost; then what sticks, the
+ * reserve, and the water that boils off, pan by pan.
+ *
+ * @param jobs with the gates of each
+ * @param making pan, heat and losses
+ * @param flowOf the flow of a formula at a job's work, once there is one
+ * @returns g
+ */
+export function batchSize(
+  jobs: readonly { readonly job: Job; readonly gates: readonly JobGate[] }[],
+  making: Making,
+  flowOf: (index: number) => FilmFlow | undefined = () => undefined,
+): BatchSize {
+  let variance = 0;
+  const amounts = jobs.map(({ job, gates }, index): JobAmount => {
+    const { mm, sd } = extentOf(job, gates, flowOf(index));
+    const eachG = portionGrams(job.portion, job.sizes, mm, job.sides, BRIEF_DENSITY);
+    const usedG = job.count * eachG;
+    const { runsOff } = JOB_FACTS[job.use];
+    const poured = runsOff / (1 - runsOff);
+    const runOffG = RUNS_OFF.has(job.portion) ? (job.caught ? eachG : usedG) * poured : 0;
+    variance += ((usedG + runOffG) * Math.hypot(sd, PIECE_SD)) ** 2;
+    return { mm, usedG, runOffG, eachG };
+  });
+  const neededG = amounts.reduce((sum, { usedG, runOffG }) => sum + usedG + runOffG, 0);
+  const reserveG = (neededG * making.reservePercent) / 100;
+  const finishedG = (neededG + reserveG) / (1 - making.bowlPercent / 100);
+  const bowlG = finishedG - neededG - reserveG;
+  const panG = panHolds(making);
+  const each = neededG > 0 ? boiledOffInPan(making) : 0;
+  const pans = Math.max(1, Math.ceil((finishedG + each) / panG));
+  const evaporationG = pans * each;
+  variance += (BOWL_SD * bowlG) ** 2 + (BOIL_SD * evaporationG) ** 2;
+  return {
+    jobs: amounts,
+    bowlG,
+    reserveG,
+    finishedG,
+    evaporationG,
+    weighedG: finishedG + evaporationG,
+    doubtG: TENTH_SD * Math.sqrt(variance),
+    panG,
+    pans,
+  };
+}

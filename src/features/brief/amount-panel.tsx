@@ -1,0 +1,91 @@
+import type { Brief } from '@/core/brief/brief';
+import type { BatchSize } from '@/core/yields/batch-size';
+import { grams } from '@/ui/format';
+import { JOB_WORDS } from '@/ui/job-words';
+import { UseDrawing } from './use-drawings';
+
+/** Whole grams above ten, rounded to what the doubt leaves. */
+function honest(g: number, doubtG: number): string {
+  const step = doubtG > 400 ? 50 : doubtG > 40 ? 10 : doubtG > 8 ? 5 : 1;
+  return grams(Math.round(g / step) * step);
+}
+
+/** How much to make, from what it comes, and in what pans. */
+export function AmountPanel({ brief, size }: { brief: Brief; size: BatchSize }) {
+  const { finishedG, evaporationG, bowlG, reserveG, weighedG, doubtG, pans, panG } = size;
+  const parts = [
+    ...brief.jobs.map((job, i) => ({
+      key: job.use,
+      name: job.what.trim() || JOB_WORDS[job.use].things,
+      g: (size.jobs[i]?.usedG ?? 0) + (size.jobs[i]?.runOffG ?? 0),
+      fill: i % 2 === 0 ? 'var(--color-pour-drawn)' : 'color-mix(in oklab, var(--color-pour-drawn) 72%, white)',
+    })),
+    { key: 'bowl', name: 'bowl and bag', g: bowlG, fill: '#7d8c92' },
+    { key: 'reserve', name: 'reserve', g: reserveG, fill: '#a3b1b5' },
+  ].filter((part) => part.g > 0);
+  return (
+    <section aria-label="How much" data-testid="amount">
+      <p className="flex flex-wrap items-baseline gap-x-2">
+        <span className="font-head text-[1.2rem] font-semibold">Make</span>
+        <span className="read text-[1.75rem]" data-testid="make-grams">
+          {honest(finishedG, doubtG)} g
+        </span>
+        <span className="read text-[0.85rem] text-mute">± {honest(doubtG, doubtG)} g</span>
+      </p>
+      <svg viewBox="0 0 300 20" className="my-2 block h-5 w-full rounded" preserveAspectRatio="none" aria-hidden="true">
+        {parts.map((part, i) => {
+          const before = parts.slice(0, i).reduce((sum, each) => sum + each.g, 0);
+          return (
+            <rect
+              key={part.key}
+              x={(300 * before) / finishedG}
+              width={(300 * part.g) / finishedG}
+              height={20}
+              fill={part.fill}
+            />
+          );
+        })}
+      </svg>
+      <ul className="text-[13.5px]">
+        {brief.jobs.map((job, i) => {
+          const amount = size.jobs[i];
+          if (!amount) return null;
+          return (
+            <li key={job.use} className="flex items-center justify-between gap-2">
+              <UseDrawing use={job.use} className="h-7 w-10 shrink-0" />
+              <span className="flex-1">
+                {JOB_WORDS[job.use].name}, {job.count} × <span className="read">{grams(amount.eachG)} g</span>
+                {amount.runOffG > 0.5 && (
+                  <span className="text-mute">, running off {grams(Math.round(amount.runOffG))} g</span>
+                )}
+              </span>
+              <span className="read">{grams(Math.round(amount.usedG + amount.runOffG))} g</span>
+            </li>
+          );
+        })}
+        <li className="flex justify-between gap-2 text-mute">
+          <span>bowl and bag, reserve</span>
+          <span className="read">{grams(Math.round(bowlG + reserveG))} g</span>
+        </li>
+      </ul>
+      <p className="mt-1 text-[13.5px] text-mute">
+        {evaporationG > 0.5 && (
+          <>
+            {grams(Math.round(evaporationG))} g of water {brief.making.heat === 'boil' ? 'boils' : 'simmers'} off: weigh
+            in <span className="read">{honest(weighedG, doubtG)} g</span>.{' '}
+          </>
+        )}
+        {pans > 1 ? (
+          <strong className="text-ink" data-testid="pans">
+            Split it over {pans} pans of {brief.making.panCm} cm, {grams(Math.round(weighedG / pans))} g each: one holds{' '}
+            {grams(Math.floor(panG / 10) * 10)} g at most.
+          </strong>
+        ) : (
+          <span data-testid="pans">
+            One pan of {brief.making.panCm} cm; it holds {grams(Math.floor(panG / 10) * 10)} g at most.
+          </span>
+        )}
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,79 @@
+import type { Brief } from '@/core/brief/brief';
+import { USUAL_MAKING, USUAL_WISHES } from '@/core/brief/brief';
+import { type JobUse, usualJob } from '@/core/brief/job';
+import type { BriefPlan } from '@/core/brief/plan';
+import { DEFAULT_PROCESS } from '@/core/matter/process';
+import type { Start } from '@/formats/brief-answers';
+import type { FormulaFile } from '@/formats/formula-file';
+import { JOB_WORDS } from '@/ui/job-words';
+
+/** The use whose words a verdict speaks in, for each job. */
+const USE_OF: Readonly<Record<JobUse, string>> = {
+  coat: 'coat_eclair',
+  glaze: 'mirror_glaze',
+  nap: 'pour_icecream',
+  pool: 'pool_plate',
+  dip: 'dip_stick',
+  drink: 'drink',
+  tart: 'tart',
+  shell: 'shell',
+  layers: 'spread_fill',
+  sandwich: 'sandwich',
+  pipe: 'pipe_rosette',
+  cover: 'cover',
+  roll: 'roll_truffle',
+  cut: 'cut_squares',
+  whip: 'whip',
+};
+
+const LONGEST_NAME = 120;
+
+/** A brief to begin with: of a formula's use where there is one. */
+export function usualBrief(kitchenC: number, use?: string): Brief {
+  const [job = 'coat'] = (Object.keys(USE_OF) as JobUse[]).filter((each) => USE_OF[each] === use);
+  return { jobs: [usualJob(job)], kitchenC, wishes: USUAL_WISHES, making: USUAL_MAKING };
+}
+
+/** `48 buckwheat éclairs`. */
+export function whatFor({ jobs: [job] }: Brief): string {
+  return job ? `${job.count} ${job.what.trim() || JOB_WORDS[job.use].things}` : '';
+}
+
+/** What a formula takes over from a brief: its gates, moments and amount, never its grams. */
+export function targetsOf(brief: Brief, { targets, size }: BriefPlan, evaporationG: number) {
+  const [first] = brief.jobs;
+  return {
+    use: first && USE_OF[first.use],
+    moments: [...targets.moments],
+    gates: targets.gates.map(({ gate }) => gate),
+    yield: {
+      targetGrams: Math.round(size.finishedG - size.bowlG),
+      bowlLossGrams: Math.round(size.bowlG),
+      evaporationGrams: evaporationG > 0 ? Math.round(evaporationG * 10) / 10 : undefined,
+    },
+    brief,
+  } satisfies Partial<FormulaFile>;
+}
+
+/** A new formula from a start: its rows at the size of the brief, with its gates. */
+export function newFormula(
+  brief: Brief,
+  plan: BriefPlan,
+  start: Start | undefined,
+  own: FormulaFile | undefined,
+): FormulaFile {
+  const name = start?.isOwn
+    ? `${start.name}, for ${whatFor(brief)}`
+    : (start?.name ?? JOB_WORDS[brief.jobs[0]?.use ?? 'coat'].verb);
+  return {
+    format: 'dark-pour/formula',
+    version: 1,
+    name: (start?.isOwn ? name : `${name} for ${whatFor(brief)}`).slice(0, LONGEST_NAME),
+    note: own?.note,
+    tags: own?.tags,
+    lines: start?.lines ?? [],
+    ingredients: own?.ingredients ?? {},
+    process: start?.process ?? own?.process ?? DEFAULT_PROCESS,
+    ...targetsOf(brief, plan, start?.evaporationG ?? plan.size.evaporationG),
+  };
+}

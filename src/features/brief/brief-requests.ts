@@ -1,0 +1,29 @@
+import { z } from 'zod';
+import type { FormulaFile } from '@/formats/formula-file';
+import { askServer, RefusedError } from '@/ui/ask-server';
+
+const createdSchema = z.object({ id: z.string() });
+
+/** Keeps a new formula and returns its id. */
+export async function keepNew(formula: FormulaFile): Promise<string> {
+  return createdSchema.parse(await askServer('/api/formulas', 'POST', { formula })).id;
+}
+
+/**
+ * Saves a formula over the revision it was opened at.
+ *
+ * @throws {RefusedError} with what to do when another tablet saved meanwhile
+ */
+export async function keepOver(id: string, revision: number, formula: FormulaFile): Promise<void> {
+  try {
+    await askServer(`/api/formulas/${id}`, 'PUT', { revision, formula });
+  } catch (error) {
+    if (error instanceof RefusedError && error.status === 409) {
+      throw new RefusedError(
+        'Another tablet saved this formula meanwhile. Nothing was overwritten and your brief is kept here: reload to see theirs, then open again.',
+        409,
+      );
+    }
+    throw error;
+  }
+}

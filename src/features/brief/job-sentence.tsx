@@ -1,0 +1,210 @@
+'use client';
+
+import { JOB_FACTS, type Job, type Place } from '@/core/brief/job';
+import { type PortionKey, portionKind, type SizeField } from '@/core/yields/portions';
+import { BRIEF_REACH } from '@/formats/brief';
+import { InlineChoice } from '@/ui/inline-choice';
+import { InlineText } from '@/ui/inline-text';
+import { JOB_WORDS } from '@/ui/job-words';
+import { NumberField } from '@/ui/number-field';
+import type { AmountRules } from '@/ui/parse-amount';
+import { PORTION_WORDS, SIZE_WORDS } from './brief-words';
+import { inlinePlain, inlineRules } from './inline-rules';
+import { countedAs } from './use-brief';
+
+const COUNT = inlineRules(BRIEF_REACH.count, '', '48');
+const WORK = inlineRules(BRIEF_REACH.workC, '°C', '34');
+const EAT = inlineRules(BRIEF_REACH.eatC, '°C', '6');
+const HOURS: AmountRules = { ...inlineRules(BRIEF_REACH.hours, 'h', '24'), units: { h: 1, min: 1 / 60, d: 24 } };
+
+const PLACES: readonly (readonly [Place, string])[] = [
+  ['kitchen', 'the kitchen'],
+  ['case', 'the case at 6 °C'],
+  ['fridge', 'the fridge'],
+];
+
+/** Uses whose eating matters for a gate or for the keeping. */
+const EATEN_LATER = new Set(['coat', 'glaze', 'dip', 'tart', 'shell', 'layers', 'sandwich', 'pipe', 'cover']);
+
+const EXTENT_WORDS = { coat: 'thick', depth: 'deep', height: 'high' } as const;
+
+/** One job as a sentence that is being completed. */
+export function JobSentence({
+  job,
+  kitchenC,
+  onJob,
+  onKitchen,
+}: {
+  job: Job;
+  kitchenC: number;
+  onJob: (change: Partial<Job>) => void;
+  /** only the first sentence speaks of the kitchen */
+  onKitchen: ((kitchenC: number) => void) | undefined;
+}) {
+  const facts = JOB_FACTS[job.use];
+  const words = JOB_WORDS[job.use];
+  const label = (what: string) => `${words.name}: ${what}`;
+  const { fields, sided } = portionKind(job.portion);
+  const isKitchenWarm = facts.workC === undefined;
+  return (
+    <div
+      className="font-head text-[1.42rem] leading-[2.05] font-medium tracking-tight text-pretty"
+      data-testid={`job-${job.use}`}
+    >
+      {words.verb}{' '}
+      <NumberField
+        look="inline"
+        label={label('how many')}
+        value={job.count}
+        rules={COUNT}
+        write={inlinePlain}
+        onValue={(value) => value !== undefined && onJob({ count: Math.round(value) })}
+      />{' '}
+      <InlineText
+        label={label('what')}
+        value={job.what}
+        placeholder={job.portion === 'jar' ? 'jars' : words.things}
+        longest={80}
+        onText={(what) => onJob({ what })}
+      />{' '}
+      {facts.portions.length > 1 && (
+        <>
+          <InlineChoice<PortionKey>
+            label={label('counted as')}
+            value={job.portion}
+            options={facts.portions.map((key) => [key, PORTION_WORDS[key]])}
+            onChoose={(portion) => onJob(countedAs(job, portion))}
+          />{' '}
+        </>
+      )}
+      {fields.map((field, i) => (
+        <span key={field.key}>
+          {i > 0 && field.unit === 'cm' && '× '}
+          <NumberField
+            look="inline"
+            label={label(`${field.key}`)}
+            value={job.sizes[field.key]}
+            rules={sizeRules(field)}
+            write={inlinePlain}
+            onValue={(value) => value !== undefined && onJob({ sizes: { ...job.sizes, [field.key]: value } })}
+          />{' '}
+          {SIZE_WORDS[field.key]}{' '}
+        </span>
+      ))}
+      {facts.extent && (
+        <>
+          with{' '}
+          <NumberField
+            look="inline"
+            label={label(EXTENT_WORDS[facts.extent])}
+            value={job.mm}
+            rules={inlineRules(facts.reach, 'mm', String(facts.mm))}
+            write={inlinePlain}
+            onValue={(value) => value !== undefined && onJob({ mm: value })}
+          />
+          {facts.extent !== 'coat' && ` ${EXTENT_WORDS[facts.extent]}`}
+        </>
+      )}
+      {sided && (
+        <>
+          {' '}
+          over{' '}
+          <InlineChoice<'top' | 'all'>
+            label={label('sides')}
+            value={job.sides ? 'all' : 'top'}
+            options={[
+              ['top', 'the top'],
+              ['all', 'top and sides'],
+            ]}
+            onChoose={(value) => onJob({ sides: value === 'all' })}
+          />
+        </>
+      )}
+      , {words.worked} at{' '}
+      <NumberField
+        look="inline"
+        label={label('worked at')}
+        value={job.workC ?? facts.workC}
+        optional={isKitchenWarm}
+        placeholder={inlinePlain(kitchenC)}
+        rules={WORK}
+        write={inlinePlain}
+        onValue={(workC) => onJob({ workC })}
+      />
+      {onKitchen && (
+        <>
+          {' '}
+          in a{' '}
+          <NumberField
+            look="inline"
+            label="Kitchen temperature"
+            value={kitchenC}
+            rules={inlineRules(BRIEF_REACH.kitchenC, '°C', '22')}
+            write={inlinePlain}
+            onValue={(value) => value !== undefined && onKitchen(value)}
+          />{' '}
+          kitchen
+        </>
+      )}
+      {EATEN_LATER.has(job.use) && (
+        <>
+          , kept in{' '}
+          <InlineChoice
+            label={label('kept in')}
+            value={job.place}
+            options={PLACES}
+            onChoose={(place) => onJob({ place })}
+          />{' '}
+          for <HoursField label={label('hours')} hours={job.hours} onHours={(hours) => onJob({ hours })} /> and eaten at{' '}
+          <NumberField
+            look="inline"
+            label={label('eaten at')}
+            value={job.eatC}
+            rules={EAT}
+            write={inlinePlain}
+            onValue={(value) => value !== undefined && onJob({ eatC: value })}
+          />
+        </>
+      )}
+      {job.use === 'whip' && (
+        <>
+          {' '}
+          after <HoursField label={label('hours')} hours={job.hours} onHours={(hours) => onJob({ hours })} /> in the
+          fridge
+        </>
+      )}
+      {facts.runsOff > 0 && sided && (
+        <>
+          ; what runs off is{' '}
+          <InlineChoice<'caught' | 'lost'>
+            label={label('what runs off')}
+            value={job.caught ? 'caught' : 'lost'}
+            options={[
+              ['caught', 'caught and used again'],
+              ['lost', 'lost'],
+            ]}
+            onChoose={(value) => onJob({ caught: value === 'caught' })}
+          />
+        </>
+      )}
+      .
+    </div>
+  );
+}
+
+function HoursField({ label, hours, onHours }: { label: string; hours: number; onHours: (hours: number) => void }) {
+  return (
+    <NumberField
+      look="inline"
+      label={label}
+      value={hours}
+      rules={HOURS}
+      write={inlinePlain}
+      onValue={(value) => value !== undefined && onHours(value)}
+    />
+  );
+}
+
+function sizeRules({ unit, least, most, usual }: SizeField): AmountRules {
+  return inlineRules([least, most], unit, String(usual));
+}

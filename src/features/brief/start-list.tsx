@@ -1,0 +1,162 @@
+'use client';
+
+import type { Answer, Start } from '@/formats/brief-answers';
+import type { Ingredient } from '@/formats/ingredient';
+import { momentTitle } from '@/ui/cook-words';
+import { grams, hours, significant } from '@/ui/format';
+import { Puddle } from '@/ui/puddle';
+import { ROLE_WORDS } from './brief-words';
+
+/** What a start does, in a line. */
+function standing(start: Start): string {
+  if (start.lands) {
+    if (start.moved === 0) return 'lands, nothing moves';
+    const far = start.change < 0.05 ? 'a little' : start.change < 0.6 ? '' : 'far';
+    return `lands, moves ${start.moved} ${start.moved === 1 ? 'row' : 'rows'}${far && ` ${far}`}`;
+  }
+  return `misses ${start.misses.map((name) => momentTitle(name).toLowerCase()).join(' and ')}`;
+}
+
+/** Allergens of a start's rows, and alcohol that stays in. */
+function holds(start: Start, larder: ReadonlyMap<string, Ingredient>): string {
+  const allergens = [...new Set(start.lines.flatMap((line) => larder.get(line.ingredient)?.allergens ?? []))].sort();
+  const alcohol = start.alcoholPercentVol > 0.05 ? ['alcohol: not for children'] : [];
+  return [...allergens, ...alcohol].join(', ');
+}
+
+/** What a brief could start from, the best first; one is chosen. */
+export function StartList({
+  answer,
+  share,
+  stopped,
+  larder,
+  batchKg,
+  chosen,
+  onChoose,
+  onStop,
+  onAgain,
+}: {
+  answer: Answer | undefined;
+  share: number;
+  stopped: boolean;
+  larder: ReadonlyMap<string, Ingredient>;
+  batchKg: number;
+  chosen: string | undefined;
+  onChoose: (id: string) => void;
+  onStop: () => void;
+  onAgain: () => void;
+}) {
+  const starts = answer?.starts ?? [];
+  const missing = answer?.missing ?? [];
+  return (
+    <section aria-label="Start from" aria-busy={share < 1 && !stopped} data-testid="starts">
+      <div className="flex items-baseline justify-between gap-2">
+        <h2 className="text-[1.15rem]">Start from</h2>
+        <span className="text-[12.5px] text-mute" role="status">
+          {stopped ? 'stopped' : share < 1 ? `trying, ${Math.round(100 * share)}\u202f%` : 'all tried'}{' '}
+          {stopped ? (
+            <button type="button" className="min-h-11 font-medium text-enamel" onClick={onAgain}>
+              Go on
+            </button>
+          ) : (
+            share < 1 && (
+              <button type="button" className="min-h-11 font-medium text-enamel" onClick={onStop}>
+                Stop
+              </button>
+            )
+          )}
+        </span>
+      </div>
+      <ul>
+        {starts.map((start) => (
+          <li key={start.id} className="border-rule border-t">
+            <label
+              className={`flex min-h-16 cursor-pointer items-center gap-3 py-1.5 pr-1 has-checked:bg-enamel-wash has-focus-visible:outline-2 has-focus-visible:outline-enamel ${chosen === start.id ? 'shadow-[inset_3px_0_0_var(--color-enamel)]' : ''}`}
+              data-start={start.id}
+            >
+              <input
+                type="radio"
+                name="start"
+                className="sr-only"
+                checked={chosen === start.id}
+                onChange={() => onChoose(start.id)}
+              />
+              <StartPuddle start={start} />
+              <span className="min-w-0 flex-1 leading-tight">
+                <span className="line-clamp-2 font-semibold">{start.name}</span>
+                <span className={`block text-[13px] ${start.lands ? 'text-mute' : 'text-off'}`}>
+                  {start.lands ? '✓ ' : '✕ '}
+                  {standing(start)}
+                  {!start.isOwn && ' · from the larder'}
+                </span>
+                <span className="line-clamp-2 text-[12.5px] text-mute">{holds(start, larder)}</span>
+              </span>
+              <span className="read text-right text-[0.85rem] leading-tight">
+                {start.costEurPerKg > 0 ? `${(start.costEurPerKg * batchKg).toFixed(2)}\u202f€` : ''}
+                {start.costEurPerKg > 0 && (
+                  <span className="block text-[0.78rem] text-mute">{start.costEurPerKg.toFixed(2)}/kg</span>
+                )}
+              </span>
+            </label>
+          </li>
+        ))}
+      </ul>
+      {starts.length === 0 && share >= 1 && (
+        <p className="py-3 text-[13.5px] text-mute">
+          Nothing on the shelf can do this. Loosen a wish, or start with an empty pan.
+        </p>
+      )}
+      {answer && (answer.leftOut > 0 || missing.length > 0) && (
+        <p className="border-rule border-t pt-2 text-[12.5px] text-mute">
+          {answer.leftOut > 0 &&
+            `${answer.leftOut} of your formulas ${answer.leftOut === 1 ? 'goes' : 'go'} against a wish and ${answer.leftOut === 1 ? 'is' : 'are'} left out. `}
+          {missing.length > 0 &&
+            `Nothing in the larder for: ${missing
+              .map(({ family, role }) => `${family.name.toLowerCase()} (${ROLE_WORDS[role]})`)
+              .join(', ')}.`}
+        </p>
+      )}
+    </section>
+  );
+}
+
+function StartPuddle({ start }: { start: Start }) {
+  const at = start.puddles[1] ?? start.puddles[0];
+  if (!at) return <span className="w-16 shrink-0" />;
+  return (
+    <span className="w-16 shrink-0">
+      <Puddle
+        diameterMm={at.diameterMm}
+        colour={start.colour}
+        shine={start.shine}
+        label={`${momentTitle(at.moment)}: 20 ml spreads to ${Math.round(at.diameterMm)} mm`}
+        className="w-full"
+      />
+    </span>
+  );
+}
+
+/** What changes in the method when a formula is made at another size. */
+export function ScalingNotes({ start, fromG }: { start: Start; fromG: number }) {
+  const { scaled } = start;
+  if (!scaled) return null;
+  const total = start.lines.reduce((sum, line) => sum + line.grams, 0);
+  const [before, now] = scaled.coolingHours;
+  const notes = [
+    `×${significant(total / fromG)} from ${grams(Math.round(fromG))} g to ${grams(Math.round(total))} g.`,
+    scaled.minutes > 0 &&
+      `Boils off ${grams(Math.round(scaled.evaporationG))} g: ${significant(scaled.minutes)} min ${scaled.pans > 1 ? 'in each pan' : 'in this pan'}.`,
+    Math.abs(scaled.liquidG) >= 0.5 &&
+      `${scaled.liquidG > 0 ? 'Weigh in' : 'Hold back'} ${grams(Math.abs(Math.round(scaled.liquidG * 10) / 10))} g of water ${scaled.liquidG > 0 ? 'more' : 'of it'}: a pan boils off by its width, not by what is in it.`,
+    scaled.pans > 1 && `${scaled.pans} pans of equal size.`,
+    Math.abs(Math.log(now / before)) > 0.1 &&
+      `Lukewarm in the bowl after ${hours(now)}${scaled.pans > 1 ? ' (each)' : ''} instead of ${hours(before)}.`,
+  ].filter((note): note is string => typeof note === 'string');
+  return (
+    <ul className="mt-2 list-disc space-y-0.5 pl-4 text-[13px] text-mute" data-testid="scaling">
+      {notes.map((note) => (
+        <li key={note}>{note}</li>
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,103 @@
+'use client';
+
+import { useCallback, useEffect, useState } from 'react';
+import type { Brief, Making, Wishes } from '@/core/brief/brief';
+import { type Job, type JobUse, usualJob } from '@/core/brief/job';
+import { usualSizes } from '@/core/yields/portions';
+import { MOST_JOBS } from '@/formats/brief';
+
+/** Keeps what is said on this tablet until it is opened on the bench, in case it goes dark before. */
+const kept = {
+  async find(place: string): Promise<Brief | undefined> {
+    try {
+      const text = localStorage.getItem(place);
+      if (text === null) return undefined;
+      const { briefSchema } = await import('@/formats/brief');
+      const read = briefSchema.safeParse(JSON.parse(text));
+      return read.success ? read.data : undefined;
+    } catch {
+      return undefined;
+    }
+  },
+  keep(place: string, brief: Brief) {
+    try {
+      localStorage.setItem(place, JSON.stringify(brief));
+    } catch {
+      // Storage is full or barred: it stays on the screen.
+    }
+  },
+  letGo(place: string) {
+    try {
+      localStorage.removeItem(place);
+    } catch {
+      // Nothing kept, nothing to let go.
+    }
+  },
+};
+
+/** A job with another way to count: its sizes begin anew. */
+export function countedAs(job: Job, portion: Job['portion']): Job {
+  return { ...job, portion, sizes: usualSizes(portion) };
+}
+
+/**
+ * The brief that is being said.
+ *
+ * @param start as it stands with the formula, or a usual one
+ * @param place where what is said is kept on this tablet
+ */
+export function useBrief(start: Brief, place: string) {
+  const [brief, setBrief] = useState(start);
+  const [isKept, setIsKept] = useState(false);
+
+  useEffect(() => {
+    let here = true;
+    void kept.find(place).then((found) => {
+      if (!here || !found || JSON.stringify(found) === JSON.stringify(start)) return;
+      setBrief(found);
+      setIsKept(true);
+    });
+    return () => {
+      here = false;
+    };
+  }, [place, start]);
+
+  const change = useCallback(
+    (next: (now: Brief) => Brief) =>
+      setBrief((now) => {
+        const changed = next(now);
+        kept.keep(place, changed);
+        return changed;
+      }),
+    [place],
+  );
+
+  return {
+    brief,
+    /** what stands here was said on an earlier visit and never opened */
+    isKept,
+    change,
+    job: (index: number, next: Partial<Job>) =>
+      change((now) => ({ ...now, jobs: now.jobs.map((job, i) => (i === index ? { ...job, ...next } : job)) })),
+    /** takes a use in or out; the last one stays */
+    toggle: (use: JobUse) =>
+      change((now) => {
+        const jobs = now.jobs.filter((job) => job.use !== use);
+        if (jobs.length === now.jobs.length) {
+          return jobs.length < MOST_JOBS ? { ...now, jobs: [...jobs, usualJob(use)] } : now;
+        }
+        return jobs.length > 0 ? { ...now, jobs } : now;
+      }),
+    wish: (next: Partial<Wishes>) => change((now) => ({ ...now, wishes: { ...now.wishes, ...next } })),
+    make: (next: Partial<Making>) => change((now) => ({ ...now, making: { ...now.making, ...next } })),
+    kitchen: (kitchenC: number) => change((now) => ({ ...now, kitchenC })),
+    again: () => {
+      kept.letGo(place);
+      setBrief(start);
+      setIsKept(false);
+    },
+    done: () => kept.letGo(place),
+  };
+}
+
+export type OpenBrief = ReturnType<typeof useBrief>;

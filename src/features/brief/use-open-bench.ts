@@ -1,0 +1,56 @@
+import { useRouter } from 'next/navigation';
+import { useState } from 'react';
+import type { BriefPlan } from '@/core/brief/plan';
+import type { Start } from '@/formats/brief-answers';
+import type { FormulaFile } from '@/formats/formula-file';
+import { newFormula, targetsOf } from './brief-file';
+import { keepNew, keepOver } from './brief-requests';
+import type { OpenBrief } from './use-brief';
+
+/** The formula a brief belongs to, or is made from, as it was opened. */
+export interface StoredOf {
+  readonly id: string;
+  readonly revision: number;
+  readonly file: FormulaFile;
+}
+
+/**
+ * Takes a brief to the bench: into the formula it belongs to, or as a new one.
+ *
+ * @param of the formula the brief belongs to; nothing for a new one
+ */
+export function useOpenBench({ of, open, plan }: { of: StoredOf | undefined; open: OpenBrief; plan: BriefPlan }) {
+  const router = useRouter();
+  const [fault, setFault] = useState<string | undefined>();
+  const [busy, setBusy] = useState(false);
+  const { brief } = open;
+
+  /** Keeps it and returns the id of the formula to open. */
+  const keep = async (start: Start | 'asItIs' | undefined, own: FormulaFile | undefined): Promise<string> => {
+    const scaled = start === 'asItIs' ? undefined : start;
+    if (!of || (start !== 'asItIs' && start?.id !== of.id)) return keepNew(newFormula(brief, plan, scaled, own));
+    const boils = scaled?.evaporationG ?? of.file.yield?.evaporationGrams ?? 0;
+    const lines = scaled?.lines ?? of.file.lines;
+    await keepOver(of.id, of.revision, { ...of.file, ...targetsOf(brief, plan, boils), lines });
+    return of.id;
+  };
+
+  return {
+    busy,
+    fault,
+    /** @param start what to begin with; the formula's own grams, or an empty pan when left out */
+    open: async (start: Start | 'asItIs' | undefined, own: FormulaFile | undefined) => {
+      if (busy) return;
+      setFault(undefined);
+      setBusy(true);
+      try {
+        const id = await keep(start, own);
+        open.done();
+        router.push(`/formulas/${id}/balance`);
+      } catch (error) {
+        setFault((error as Error).message);
+        setBusy(false);
+      }
+    },
+  };
+}

@@ -1,0 +1,87 @@
+import { z } from 'zod';
+import { type Brief, HEATS, SHINES, TASTES, THICKENERS } from '@/core/brief/brief';
+import { JOB_USES, PLACES } from '@/core/brief/job';
+import { RESTRICTIONS } from '@/core/swap/restrictions';
+import { HOB_EFFICIENCY } from '@/core/yields/boiling';
+import { PORTION_KINDS, type PortionKey, portionKind } from '@/core/yields/portions';
+
+/** Most jobs one batch can have, and the reach of what a brief asks. */
+export const MOST_JOBS = 6;
+export const BRIEF_REACH = {
+  count: [1, 10_000],
+  workC: [0, 95],
+  eatC: [0, 90],
+  hours: [0.1, 2000],
+  kitchenC: [5, 45],
+  keepDays: [1, 400],
+  portionEur: [0.01, 1000],
+  cocoaPercent: [1, 90],
+  minutes: [0, 240],
+  powerW: [100, 20_000],
+  panCm: [8, 100],
+  percent: [0, 50],
+} as const satisfies Record<string, readonly [number, number]>;
+
+const within = ([least, most]: readonly [number, number]) =>
+  z.number({ error: 'must be a number' }).min(least, `must be ${least} or more`).max(most, `must be at most ${most}`);
+
+const portionKeys = Object.keys(PORTION_KINDS) as [PortionKey, ...PortionKey[]];
+
+export const jobSchema = z
+  .object({
+    use: z.enum(JOB_USES, { error: `must be one of ${JOB_USES.join(', ')}` }),
+    what: z.string().trim().max(80, 'must be at most 80 characters').default(''),
+    count: within(BRIEF_REACH.count),
+    portion: z.enum(portionKeys, { error: `must be one of ${portionKeys.join(', ')}` }),
+    sizes: z.record(z.string().max(20), z.number().min(0).max(5000)),
+    mm: z.number().min(0, 'must be 0 mm or more').max(120, 'must be at most 120 mm'),
+    sides: z.boolean(),
+    workC: within(BRIEF_REACH.workC).optional(),
+    eatC: within(BRIEF_REACH.eatC),
+    hours: within(BRIEF_REACH.hours),
+    place: z.enum(PLACES),
+    caught: z.boolean(),
+    overruled: z
+      .record(
+        z.string().max(60),
+        z.object({ low: z.number().min(0).max(1e9).optional(), high: z.number().positive().max(1e9).optional() }),
+      )
+      .default({}),
+  })
+  .superRefine((job, context) => {
+    for (const { key, least, most } of portionKind(job.portion).fields) {
+      const value = job.sizes[key];
+      if (value === undefined || value < least || value > most) {
+        context.addIssue({ code: 'custom', path: ['sizes', key], message: `must be ${least} to ${most}` });
+      }
+    }
+  });
+
+/** What a batch must do: kept with its formula. */
+export const briefSchema = z.object({
+  jobs: z
+    .array(jobSchema)
+    .min(1, 'must have at least one job')
+    .max(MOST_JOBS, `must have at most ${MOST_JOBS} jobs`)
+    .readonly(),
+  kitchenC: within(BRIEF_REACH.kitchenC),
+  wishes: z.object({
+    shine: z.enum(SHINES),
+    taste: z.enum(TASTES),
+    cocoaPercent: within(BRIEF_REACH.cocoaPercent).optional(),
+    keepDays: within(BRIEF_REACH.keepDays).optional(),
+    keepIn: z.enum(['fridge', 'room']),
+    portionEur: within(BRIEF_REACH.portionEur).optional(),
+    without: z.array(z.enum(RESTRICTIONS)).max(RESTRICTIONS.length).readonly(),
+    thickener: z.enum(THICKENERS),
+  }),
+  making: z.object({
+    heat: z.enum(HEATS),
+    minutes: within(BRIEF_REACH.minutes),
+    hob: z.enum(Object.keys(HOB_EFFICIENCY) as [keyof typeof HOB_EFFICIENCY, ...(keyof typeof HOB_EFFICIENCY)[]]),
+    powerW: within(BRIEF_REACH.powerW),
+    panCm: within(BRIEF_REACH.panCm),
+    bowlPercent: within(BRIEF_REACH.percent),
+    reservePercent: within(BRIEF_REACH.percent),
+  }),
+}) satisfies z.ZodType<Brief>;

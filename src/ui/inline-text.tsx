@@ -1,0 +1,26 @@
+/** A few words of the cook's own in a sentence: underlined, as wide as what stands there. */
+export function InlineText({
+  label,
+  value,
+  placeholder,
+  longest,
+  onText,
+}: {
+  label: string;
+  value: string;
+  placeholder: string;
+  longest: number;
+  onText: (text: string) => void;
+}) {
+  return (
+    <input
+      aria-label={label}
+      className="field-sizing-content h-9 leading-none min-w-[3ch] max-w-full rounded-t-md border-enamel border-b-2 bg-transparent px-1 text-enamel placeholder:text-enamel hover:bg-enamel-wash"
+      value={value}
+      placeholder={placeholder}
+      maxLength={longest}
+      autoComplete="off"
+      onChange={(event) => onText(event.target.value.replace(/[\r\n]+/g, ' '))}
+    />
+  );
+}
