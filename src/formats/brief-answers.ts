@@ -111,7 +111,7 @@ function ownCandidates({ brief, pinned }: Asked, shelf: Shelf, larder: ReadonlyM
     const scaled = scaleBatch(
       resolved.lines,
       { finishedG: weighedG - boiled, evaporationG: boiled, wantedG: size.finishedG },
-      boiled > 0 ? brief.making : { ...brief.making, heat: 'none' },
+      brief.making,
       brief.kitchenC,
     );
     const lines = rows.map((line, i) => {

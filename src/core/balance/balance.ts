@@ -18,6 +18,8 @@ export interface BalanceOptions {
   readonly freeTotal?: boolean | undefined;
   /** false leaves out what stands in the way, which takes as long as several balances */
   readonly explain?: boolean | undefined;
+  /** places to start the search from, 1 or more; fewer are faster and may miss a landing; 8 when left out */
+  readonly starts?: number | undefined;
 }
 
 /** What a balance came to. */
@@ -118,11 +120,11 @@ function firstLanding(formula: Formula, candidates: readonly number[][]): Balanc
 }
 
 /** Searches with gates moved further inward each time until a rounded result lands. */
-function landing(formula: Formula, freeTotal: boolean): { result?: BalanceResult; found: Found } {
+function landing(formula: Formula, freeTotal: boolean, starts: number): { result?: BalanceResult; found: Found } {
   let found: Found = { landing: undefined, nearest: undefined };
   for (const inward of INWARD) {
     const problem = balanceProblem(formula, { inward, freeTotal });
-    const next = search(problem, STARTS);
+    const next = search(problem, starts);
     if (!next.landing) return { found: next.nearest ? next : found };
     found = next;
     const result = firstLanding(formula, roundings(formula, next.landing, COARSE, freeTotal));
@@ -153,7 +155,10 @@ export function balance(formula: Formula, options: BalanceOptions = {}): Balance
 }
 
 /** {@link balance} in grams, rounded to what the scale shows. */
-function balanceOnScale(formula: Formula, { explain = true, freeTotal = false }: BalanceOptions): BalanceResult {
+function balanceOnScale(
+  formula: Formula,
+  { explain = true, freeTotal = false, starts = STARTS }: BalanceOptions,
+): BalanceResult {
   const asItIs = resultOf(
     formula,
     formula.lines.map((line) => line.grams),
@@ -161,7 +166,7 @@ function balanceOnScale(formula: Formula, { explain = true, freeTotal = false }:
   );
   if (asItIs.status === 'lands') return asItIs;
 
-  const { result, found } = landing(formula, freeTotal);
+  const { result, found } = landing(formula, freeTotal, starts);
   if (result) return result;
 
   const point = found.landing ?? found.nearest;

@@ -23,7 +23,9 @@ export interface Proposal<Of> {
 }
 
 /** Most of the candidates that are balanced: those that miss by least. */
-export const MOST_BALANCED = 28;
+const MOST_BALANCED = 24;
+/** Starts of each search: one that needs more is no near proposal. */
+const STARTS = 2;
 
 /** How far a prediction is outside its gates, squared and summed on their scales. */
 export function missOf(prediction: Prediction): number {
@@ -48,7 +50,7 @@ function asItStands<Of>({ of, formula }: Candidate<Of>, prediction: Prediction):
 }
 
 function balanced<Of>({ of, formula }: Candidate<Of>): Proposal<Of> {
-  const { grams, prediction, change, status } = balance(formula, { explain: false });
+  const { grams, prediction, change, status } = balance(formula, { explain: false, starts: STARTS });
   return {
     of,
     grams,
@@ -71,7 +73,7 @@ export function compareProposals<Of>(a: Proposal<Of>, b: Proposal<Of>): number {
  * candidate counts.
  *
  * @param candidates any number
- * @param always how many at the head of the list are balanced whatever they miss by
+ * @param always how many at the head of the list are told of and balanced whatever they miss by
  * @yields proposals with the share of the work that is done
  */
 export function* judge<Of>(
@@ -84,12 +86,14 @@ export function* judge<Of>(
     if (!prediction) continue;
     const proposal = asItStands(candidate, prediction);
     standing.push({ candidate, proposal, pinned: i < always });
-    if (proposal.lands) yield { proposal, share: 0 };
+    if (proposal.lands || i < always) yield { proposal, share: 0 };
   }
   const open = standing
     .filter(({ proposal }) => !proposal.lands)
     .sort((a, b) => Number(b.pinned) - Number(a.pinned) || a.proposal.miss - b.proposal.miss);
   const tried = open.slice(0, Math.max(MOST_BALANCED, open.filter(({ pinned }) => pinned).length));
+  // What cannot be balanced to land is told of as it stands, the nearest first.
+  for (const { proposal } of tried) yield { proposal, share: 0 };
   for (const [i, { candidate }] of tried.entries()) {
     yield { proposal: balanced(candidate), share: (i + 1) / tried.length };
   }

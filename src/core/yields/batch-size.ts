@@ -107,6 +107,15 @@ export function panHolds(making: Making, densityKgM3 = BRIEF_DENSITY): number {
   return ((making.heat === 'none' ? 1.6 : 1) * PAN_FILL * millilitres * densityKgM3) / 1000;
 }
 
+/** Least part of a full pan that must be left once the water has boiled off, so that it counts as a pan of sauce. */
+const LEAST_LEFT = 0.1;
+
+/** Pans of one size that a finished batch needs: each takes its share and the water that boils off it. */
+export function pansFor(finishedG: number, making: Making): number {
+  const holds = panHolds(making);
+  return Math.max(1, Math.ceil(finishedG / Math.max(holds - boiledOffInPan(making), LEAST_LEFT * holds)));
+}
+
 /**
  * How much to make for some jobs together.
  *
@@ -140,7 +149,7 @@ export function batchSize(
   const bowlG = finishedG - neededG - reserveG;
   const panG = panHolds(making);
   const each = neededG > 0 ? boiledOffInPan(making) : 0;
-  const pans = Math.max(1, Math.ceil((finishedG + each) / panG));
+  const pans = pansFor(finishedG, making);
   const evaporationG = pans * each;
   variance += (BOWL_SD * bowlG) ** 2 + (BOIL_SD * evaporationG) ** 2;
   return {

@@ -2,7 +2,7 @@ import type { Making } from '../brief/brief';
 import { COMPONENT_INDEX } from '../matter/components';
 import type { MixingLine } from '../matter/mixing';
 import { bowlBody, COOLING_PLACES, coolingHours } from '../set/cooling';
-import { boiledOffInPan, panHolds } from './batch-size';
+import { boiledOffInPan, pansFor } from './batch-size';
 
 /** Where from and where to a batch is scaled. */
 export interface Scaling {
@@ -32,6 +32,8 @@ export interface ScaledBatch {
 
 /** What counts as plain water: its part of a row. */
 const PLAIN_WATER = 0.98;
+/** Most water that is added only to be boiled off again, as a part of the batch; past that the boil is made shorter. */
+const MOST_ADDED = 0.25;
 /** A ganache or sauce as far as its cooling goes (J, middle of the usual range). */
 const MATERIAL = { densityKgM3: 1150, heatCapacity: 2900, conductivity: 0.35 };
 const LUKEWARM = { fromC: 70, toC: 36 };
@@ -48,7 +50,7 @@ function lukewarmHours(massG: number, kitchenC: number): number {
  *
  * Plain scaling would multiply the water boiled off too, but a pan boils off what its width and heat give, not what is in it. At the same
  * minutes the difference is made good in the liquid: plain water more or less. Where there is not enough plain water to leave out, the boil is
- * made longer instead.
+ * made longer instead; where it would take far too much, shorter.
  *
  * @param lines of the formula, with mass above 0
  * @param scaling from what to what, g above 0
@@ -65,14 +67,15 @@ export function scaleBatch(
   const factor = wantedG / finishedG;
   const grams = lines.map((line) => line.grams * factor);
   const keeps = evaporationG * factor;
-  const pans = Math.max(1, Math.ceil((wantedG + boiledOffInPan(making)) / panHolds(making)));
+  const pans = pansFor(wantedG, making);
   const cooling = [lukewarmHours(finishedG, kitchenC), lukewarmHours(wantedG / pans, kitchenC)] as const;
 
   const lost = pans * boiledOffInPan(making);
   const water = lines.findIndex(({ perGram }) => (perGram[COMPONENT_INDEX.water] as number) >= PLAIN_WATER);
   const held = water < 0 ? 0 : (grams[water] as number);
-  // What is not boiled here has lost its water otherwise: nothing to correct.
-  const liquidG = making.heat === 'none' ? 0 : Math.max(lost - keeps, -held);
+  // A formula that says nothing of boiling is what was weighed in: nothing to correct.
+  const liquidG =
+    evaporationG === 0 || making.heat === 'none' ? 0 : Math.min(Math.max(lost - keeps, 0 - held), MOST_ADDED * wantedG);
   if (water >= 0) grams[water] = held + liquidG;
   const evaporated = keeps + liquidG;
   const perMinute = boiledOffInPan(making, 1) * pans;

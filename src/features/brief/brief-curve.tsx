@@ -70,6 +70,8 @@ export function BriefCurve({
         strokeDasharray="1 4"
         strokeWidth={1.4}
       />
+      {/* An ink edge keeps a white glaze in sight by day, a dark one by night. */}
+      {path && <path d={path} fill="none" stroke="var(--color-ink)" strokeWidth={5} strokeLinejoin="round" />}
       {path && <path d={path} fill="none" stroke={colour} strokeWidth={3.4} strokeLinejoin="round" />}
       {bands.map(({ moment, low, high }) => {
         const left = x(moment.temperatureC + HALF_C);

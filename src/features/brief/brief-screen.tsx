@@ -151,6 +151,9 @@ export function BriefScreen({
                   ? `Opens ${chosen.name} at ${grams(Math.round(chosen.lines.reduce((sum, line) => sum + line.grams, 0)))} g.`
                   : 'Choose where to start.'}
             </p>
+            {chosen && chosenFile && (
+              <ScalingNotes start={chosen} fromG={chosenFile.lines.reduce((sum, line) => sum + line.grams, 0)} />
+            )}
             {belongs && (
               <AsItIs
                 massG={of.file.lines.reduce((sum, line) => sum + line.grams, 0)}
@@ -169,9 +172,6 @@ export function BriefScreen({
               onStop={proposals.stop}
               onAgain={proposals.again}
             />
-            {chosen && chosenFile && (
-              <ScalingNotes start={chosen} fromG={chosenFile.lines.reduce((sum, line) => sum + line.grams, 0)} />
-            )}
             <Button
               look="bare"
               className="mt-2 w-full"

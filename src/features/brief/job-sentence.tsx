@@ -66,20 +66,21 @@ export function JobSentence({
         placeholder={job.portion === 'jar' ? 'jars' : words.things}
         longest={80}
         onText={(what) => onJob({ what })}
-      />{' '}
+      />
       {facts.portions.length > 1 && (
         <>
+          {' '}
           <InlineChoice<PortionKey>
             label={label('counted as')}
             value={job.portion}
             options={facts.portions.map((key) => [key, PORTION_WORDS[key]])}
             onChoose={(portion) => onJob(countedAs(job, portion))}
-          />{' '}
+          />
         </>
       )}
       {fields.map((field, i) => (
         <span key={field.key}>
-          {i > 0 && field.unit === 'cm' && '× '}
+          {i > 0 && field.unit === 'cm' ? ' × ' : ' '}
           <NumberField
             look="inline"
             label={label(`${field.key}`)}
@@ -88,11 +89,12 @@ export function JobSentence({
             write={inlinePlain}
             onValue={(value) => value !== undefined && onJob({ sizes: { ...job.sizes, [field.key]: value } })}
           />{' '}
-          {SIZE_WORDS[field.key]}{' '}
+          {SIZE_WORDS[field.key]}
         </span>
       ))}
       {facts.extent && (
         <>
+          {' '}
           with{' '}
           <NumberField
             look="inline"

@@ -5,7 +5,10 @@ import { UseDrawing } from './use-drawings';
 /** The uses as drawings; one or more are chosen. */
 export function UseCards({ jobs, onToggle }: { jobs: readonly Job[]; onToggle: (use: JobUse) => void }) {
   return (
-    <fieldset aria-label="Uses" className="mb-4 grid grid-cols-[repeat(auto-fill,minmax(84px,1fr))] gap-1.5">
+    <fieldset
+      aria-label="Uses"
+      className="mb-4 grid grid-cols-[repeat(auto-fill,minmax(72px,1fr))] lg:grid-cols-[repeat(auto-fill,minmax(84px,1fr))] gap-1.5"
+    >
       {JOB_USES.map((use) => (
         <button
           key={use}

@@ -1,0 +1,174 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { findUse } from '@/core/balance/uses';
+import { activityToKeep, briefTargets } from '@/core/brief/brief-gates';
+import { FILM_USES, filmBands } from '@/core/brief/film-gates';
+import { JOB_FACTS, JOB_USES, type JobUse } from '@/core/brief/job';
+import { BRIEF_DENSITY, type JobGate, jobGates, jobHistory, yieldThatLevels } from '@/core/brief/job-gates';
+import { filmThickness, yieldForCoat } from '@/core/flow/film';
+import { yieldToStand } from '@/core/flow/piping';
+import { briefOf, jobOf } from '../../support/brief';
+
+const gate = (gates: readonly JobGate[], key: string) => gates.find((each) => each.key === key);
+
+describe('gates from the job', () => {
+  it.each([
+    ['coat', 'coat_eclair', 'pour'],
+    ['glaze', 'mirror_glaze', 'pour'],
+    ['nap', 'pour_icecream', 'pour'],
+    ['dip', 'dip_stick', 'pour'],
+  ] as const)('%s at its usual coat asks what the fitted band of %s asks', (use, band, moment) => {
+    const gates = jobGates(jobOf(use));
+    for (const wanted of findUse(band)?.gates.filter((each) => each.moment === moment) ?? []) {
+      const own = gate(gates, `work.${wanted.quantity}`);
+      expect(own?.high ?? 0).toBeCloseTo(wanted.high ?? 0, 1);
+      if (wanted.low) expect((own?.low ?? 0) / wanted.low).toBeCloseTo(1, 1);
+    }
+    expect(JOB_FACTS[use].workC).toBe(findUse(band)?.moments.find(({ name }) => name === moment)?.temperatureC);
+  });
+
+  it.each([
+    ['pool', 'pool_plate'],
+    ['pipe', 'pipe_rosette'],
+    ['roll', 'roll_truffle'],
+    ['cut', 'cut_squares'],
+    ['layers', 'spread_fill'],
+  ] as const)('%s asks for the band of %s', (use, band) => {
+    const job = use === 'pool' ? jobOf('pool', { mm: 2.36, sizes: { diameter: 18 } }) : jobOf(use);
+    const gates = jobGates(job);
+    for (const wanted of findUse(band)?.gates ?? []) {
+      const own = gate(gates, `work.${wanted.quantity}`);
+      expect((own?.high ?? 0) / (wanted.high ?? 1)).toBeCloseTo(1, 1);
+      if (wanted.low) expect((own?.low ?? 0) / wanted.low).toBeCloseTo(1, 1);
+    }
+  });
+
+  it('2.5 mm on a side would hang for good at 27 Pa', () => {
+    expect(yieldForCoat(2.5, 1100)).toBeCloseTo(27, 0);
+    const own = gate(jobGates(jobOf('coat', { mm: 2.5 })), 'work.yieldStressPa');
+    expect(own?.needsPa).toBeCloseTo((BRIEF_DENSITY * 9.81 * 2.5) / 1000, 6);
+    expect(own?.why).toBe('hangs');
+  });
+
+  it('the edges of a film’s bands leave films on both sides of the coat wanted', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom<keyof typeof FILM_USES>('coat', 'glaze', 'nap', 'dip'),
+        fc.double({ min: 0.3, max: 8, noNaN: true }),
+        fc.double({ min: 1000, max: 1350, noNaN: true }),
+        (use, mm, density) => {
+          const bands = filmBands(FILM_USES[use], mm, density);
+          const film = (edge: 0 | 1) =>
+            filmThickness(
+              {
+                apparentViscosityPaS: bands.apparentViscosityPaS[edge],
+                yieldStressPa: bands.yieldStressPa[edge],
+                densityKgM3: density,
+              },
+              FILM_USES[use].sideM,
+              FILM_USES[use].stopsS,
+            );
+          expect(film(0)).toBeLessThan(mm);
+          expect(film(1)).toBeGreaterThan(mm);
+        },
+      ),
+    );
+  });
+
+  it('a thicker coat, a higher swirl and a deeper slice ask for more', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom<JobUse>('coat', 'glaze', 'dip', 'pipe'),
+        fc.double({ min: 1, max: 4, noNaN: true }),
+        fc.double({ min: 1.1, max: 2, noNaN: true }),
+        (use, part, more) => {
+          const mm = (JOB_FACTS[use].mm * part) / 2;
+          const [thin, thick] = [jobGates(jobOf(use, { mm })), jobGates(jobOf(use, { mm: mm * more }))];
+          thin.forEach((each, i) => {
+            expect(thick[i]?.low ?? 0).toBeGreaterThanOrEqual(each.low ?? 0);
+            expect(thick[i]?.high ?? 0).toBeGreaterThanOrEqual((each.high ?? 0) * 0.999);
+          });
+        },
+      ),
+    );
+    expect(gate(jobGates(jobOf('pipe', { mm: 30 })), 'work.yieldStressPa')?.low).toBeCloseTo(
+      yieldToStand(30, BRIEF_DENSITY),
+      0,
+    );
+  });
+
+  it('a wide shallow tart must be looser to find its level than a small deep one', () => {
+    expect(yieldThatLevels(15, 24)).toBeLessThan(yieldThatLevels(15, 8));
+    expect(yieldThatLevels(25, 8)).toBeGreaterThan(yieldThatLevels(15, 8));
+  });
+
+  it('what the cook says goes over what physics gives, edge by edge', () => {
+    const key = 'work.apparentViscosityPaS';
+    const own = jobOf('coat', { overruled: { [key]: { low: 2, high: undefined } } });
+    expect(gate(jobGates(own), key)).toMatchObject({ low: 2, high: undefined });
+    expect(gate(jobGates(own), 'work.yieldStressPa')).toMatchObject({ high: 25 });
+  });
+});
+
+describe('moments of a brief', () => {
+  it('every gate names a moment that is there, each moment once', () => {
+    const brief = briefOf(JOB_USES.map((use) => jobOf(use)));
+    const { moments, gates } = briefTargets(brief, 20);
+    const names = moments.map(({ name }) => name);
+    expect(new Set(names).size).toBe(names.length);
+    for (const { gate: each } of gates) {
+      expect(names).toContain(each.moment);
+      expect(each.low ?? each.high).toBeDefined();
+      expect(each.low ?? 0).toBeLessThan(each.high ?? Number.POSITIVE_INFINITY);
+    }
+  });
+
+  it('what is worked at room temperature follows the kitchen, what is poured does not', () => {
+    const at = (kitchenC: number, use: JobUse) =>
+      briefTargets(briefOf([jobOf(use)], { kitchenC }), 20).moments[1]?.temperatureC;
+    expect(at(28, 'pipe')).toBe(28);
+    expect(at(19, 'pipe')).toBe(19);
+    expect(at(28, 'coat')).toBe(32);
+    expect(briefTargets(briefOf([jobOf('pipe', { workC: 18 })], { kitchenC: 28 }), 20).moments[1]?.temperatureC).toBe(
+      18,
+    );
+  });
+
+  it('what is poured is fresh, what is worked cool has rested, and what is kept elsewhere comes back', () => {
+    expect(jobHistory(jobOf('coat'), 'work', 22)).toEqual([[0.3, 32]]);
+    expect(jobHistory(jobOf('pipe'), 'work', 22)).toEqual([[24, 22]]);
+    expect(jobHistory(jobOf('coat', { place: 'case', hours: 10, eatC: 18 }), 'eat', 22)).toEqual([
+      [10, 6],
+      [1, 18],
+    ]);
+    expect(jobHistory(jobOf('coat', { place: 'case', hours: 10, eatC: 6 }), 'eat', 22)).toEqual([[10, 6]]);
+  });
+
+  it('wishes become gates, and none where nothing is wished', () => {
+    const quantities = (wishes: Parameters<typeof briefOf>[1]) =>
+      briefTargets(briefOf([jobOf('nap')], wishes), 25)
+        .gates.filter(({ job }) => job === undefined)
+        .map(({ gate: each }) => each);
+    expect(quantities({})).toEqual([]);
+    expect(
+      quantities({ wishes: { shine: 'high', cocoaPercent: 25, keepDays: 14, portionEur: 0.3, taste: 'bitter' } }),
+    ).toEqual([
+      { moment: 'nap', quantity: 'shine', low: 60 },
+      { moment: 'nap', quantity: 'tasteBalance', low: undefined, high: 0.38 },
+      { moment: 'nap', quantity: 'cocoaPercent', low: 25 },
+      { moment: 'nap', quantity: 'waterActivity', high: 0.9 },
+      { moment: 'nap', quantity: 'costEurPerKg', high: 12 },
+    ]);
+  });
+
+  it('longer keeping asks for less water activity, and the room for less than the fridge', () => {
+    const days = [1, 3, 7, 20, 60, 300];
+    for (const place of ['fridge', 'room'] as const) {
+      const asked = days.map((each) => activityToKeep(each, place) ?? 1);
+      expect(asked).toEqual(asked.toSorted((a, b) => b - a));
+    }
+    for (const each of days) {
+      expect(activityToKeep(each, 'room') ?? 1).toBeLessThanOrEqual(activityToKeep(each, 'fridge') ?? 1);
+    }
+  });
+});

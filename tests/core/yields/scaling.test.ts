@@ -1,0 +1,123 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { USUAL_MAKING } from '@/core/brief/brief';
+import { COMPONENT_COUNT } from '@/core/matter/components';
+import { finishedComponents } from '@/core/predict/formula';
+import { boiledOffInPan } from '@/core/yields/batch-size';
+import { scaleBatch } from '@/core/yields/scaling';
+import { formulaOf, larder } from '../../support/kitchen';
+
+const SAUCE = [
+  ['water', 260],
+  ['sugar-caster', 100],
+  ['cocoa-alkalised-22', 28],
+  ['starch-corn', 7],
+  ['dark-couverture-60', 45],
+] as const;
+const GANACHE = [
+  ['cream-35', 240],
+  ['dark-couverture-66', 220],
+  ['glucose-syrup-de42', 40],
+] as const;
+
+/** Shares of what leaves the stove. */
+function shares(lines: Parameters<typeof finishedComponents>[0]['lines'], evaporationG: number): Float64Array {
+  const parts = finishedComponents({ lines, evaporationG });
+  const mass = parts.reduce((sum, grams) => sum + grams, 0);
+  return parts.map((grams) => grams / mass);
+}
+
+describe('scaling with sense', () => {
+  it.each([
+    ['a sauce with plain water', SAUCE],
+    ['a ganache without', GANACHE],
+  ] as const)('%s keeps its finished composition within half a per cent, whatever the batch and pan', (_, rows) => {
+    const formula = formulaOf(rows);
+    const weighed = rows.reduce((sum, [, grams]) => sum + grams, 0);
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.25, max: 40, noNaN: true }),
+        fc.double({ min: 0, max: 60, noNaN: true }),
+        fc.integer({ min: 16, max: 45 }),
+        fc.double({ min: 0.5, max: 20, noNaN: true }),
+        (factor, evaporationG, panCm, minutes) => {
+          const from = { finishedG: weighed - evaporationG, evaporationG };
+          const scaled = scaleBatch(
+            formula.lines,
+            { ...from, wantedG: factor * from.finishedG },
+            { ...USUAL_MAKING, heat: 'boil', panCm, minutes },
+            22,
+          );
+          const water = larder.get('water');
+          const lines = [
+            ...formula.lines.map((line, i) => ({ ...line, grams: scaled.grams[i] as number })),
+            ...(scaled.extraWaterG > 0 && water
+              ? [
+                  {
+                    ...(formulaOf([['water', 1]]).lines[0] as (typeof formula.lines)[number]),
+                    grams: scaled.extraWaterG,
+                  },
+                ]
+              : []),
+          ];
+          const [before, after] = [shares(formula.lines, evaporationG), shares(lines, scaled.evaporationG)];
+          for (let i = 0; i < COMPONENT_COUNT; i++) {
+            expect(Math.abs((after[i] as number) - (before[i] as number))).toBeLessThan(0.005);
+          }
+          const finished = lines.reduce((sum, line) => sum + line.grams, 0) - scaled.evaporationG;
+          expect(finished / (factor * from.finishedG)).toBeCloseTo(1, 2);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
+  it('holds water back for a larger batch in the same pan, at the same minutes', () => {
+    const { lines } = formulaOf(SAUCE);
+    const making = { ...USUAL_MAKING, heat: 'boil', minutes: 3, panCm: 30 } as const;
+    const lost = boiledOffInPan(making);
+    const scaled = scaleBatch(
+      lines,
+      { finishedG: 440 - lost, evaporationG: lost, wantedG: 2 * (440 - lost) },
+      making,
+      22,
+    );
+    expect(scaled.minutes).toBeCloseTo(3, 6);
+    expect(scaled.evaporationG).toBeCloseTo(lost, 6);
+    expect(scaled.liquidG).toBeCloseTo(-lost, 6);
+    expect(scaled.grams[0]).toBeCloseTo(520 - lost, 6);
+  });
+
+  it('boils longer where there is no plain water to hold back', () => {
+    const { lines } = formulaOf(GANACHE);
+    const making = { ...USUAL_MAKING, heat: 'boil', minutes: 1, panCm: 30 } as const;
+    const lost = boiledOffInPan(making);
+    const scaled = scaleBatch(
+      lines,
+      { finishedG: 500 - lost, evaporationG: lost, wantedG: 3 * (500 - lost) },
+      making,
+      22,
+    );
+    expect(scaled.liquidG).toBe(0);
+    expect(scaled.minutes).toBeCloseTo(3, 6);
+  });
+
+  it('a formula that says nothing of boiling is scaled plainly', () => {
+    const { lines } = formulaOf(GANACHE);
+    const scaled = scaleBatch(lines, { finishedG: 500, evaporationG: 0, wantedG: 1250 }, USUAL_MAKING, 22);
+    expect(scaled.grams).toEqual([600, 550, 100]);
+    expect(scaled.extraWaterG).toBe(0);
+  });
+
+  it('splits into equal pans, and a bigger bowl cools more slowly', () => {
+    const { lines } = formulaOf(GANACHE);
+    const making = { ...USUAL_MAKING, panCm: 20 };
+    const scaled = scaleBatch(lines, { finishedG: 500, evaporationG: 0, wantedG: 3500 }, making, 22);
+    expect(scaled.pans).toBe(2);
+    const [before, now] = scaled.coolingHours;
+    expect(now).toBeGreaterThan(before);
+    const hot = scaleBatch(lines, { finishedG: 500, evaporationG: 0, wantedG: 1000 }, making, 30);
+    const cool = scaleBatch(lines, { finishedG: 500, evaporationG: 0, wantedG: 1000 }, making, 16);
+    expect(hot.coolingHours[1]).toBeGreaterThan(cool.coolingHours[1]);
+  });
+});
