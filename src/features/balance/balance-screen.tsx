@@ -59,6 +59,9 @@ function changedFrom(draft: FormulaDraft, previous: FormulaDraft | undefined): R
 /** The sheets come when the first of them is opened: the bench itself is there sooner. */
 const LaterSheets = dynamic(() => import('./bench-sheets').then(({ BenchSheets }) => BenchSheets), { ssr: false });
 
+/** Most formulas stand as their brief asks: what is to be said of the others comes a moment later. */
+const LaterBriefNote = dynamic(() => import('./brief-note').then(({ BriefNote }) => BriefNote), { ssr: false });
+
 const NO_CHANGES: ReadonlyMap<string, number> = new Map();
 
 /** The Balance screen: the pan, the material and the verdict of one formula. */
@@ -171,6 +174,7 @@ export function BalanceScreen({
         {predicted && prediction ? (
           <>
             <div className="thin-scroll border-rule bg-sheet lg:col-start-3 lg:max-h-[74vh] lg:overflow-y-auto lg:border-l">
+              {laterDraft.brief && <LaterBriefNote id={id} draft={laterDraft} inPan={inPan} edit={edit} />}
               <VerdictHead
                 draft={draft}
                 prediction={prediction}

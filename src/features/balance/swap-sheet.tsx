@@ -9,22 +9,13 @@ import { doubtKindOf } from '@/formats/doubt-kind';
 import type { Ingredient } from '@/formats/ingredient';
 import { Button } from '@/ui/button';
 import { grams } from '@/ui/format';
+import { RESTRICTION_WORDS } from '@/ui/restriction-words';
 import { Sheet } from '@/ui/sheet';
 import { BeforeAfterCurve } from './before-after-curve';
 import type { FormulaDraft, PanLine } from './formula-draft';
 import { swapChanges } from './swap-changes';
 import type { Balancing } from './use-balancing';
 import { type Larder, type Predicted, predictDraft } from './use-formula';
-
-const RESTRICTION_WORDS: Record<Restriction, string> = {
-  dairy: 'no dairy',
-  alcohol: 'no alcohol',
-  addedSugar: 'no added sugar',
-  nuts: 'no nuts',
-  soya: 'no soya',
-  gelatin: 'no gelatin',
-  animal: 'vegan',
-};
 
 const MOST_CANDIDATES = 40;
 

@@ -2,7 +2,6 @@ import type { Exclusion } from '@/core/brief/exclusion';
 import type { Job } from '@/core/brief/job';
 import type { JobGate } from '@/core/brief/job-gates';
 import type { Role } from '@/core/brief/stock';
-import type { Restriction } from '@/core/swap/restrictions';
 import type { PortionKey } from '@/core/yields/portions';
 import { momentTitle } from '@/ui/cook-words';
 import { celsius, stress } from '@/ui/format';
@@ -39,16 +38,6 @@ export const SIZE_WORDS: Readonly<Record<string, string>> = {
   layers: 'layers',
   each: 'each',
   headspace: 'left free,',
-};
-
-export const RESTRICTION_WORDS: Readonly<Record<Restriction, string>> = {
-  dairy: 'no dairy',
-  alcohol: 'no alcohol',
-  addedSugar: 'no added sugar',
-  nuts: 'no nuts',
-  soya: 'no soya',
-  gelatin: 'no gelatin',
-  animal: 'vegan',
 };
 
 export const ROLE_WORDS: Readonly<Record<Role, string>> = {

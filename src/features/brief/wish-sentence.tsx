@@ -5,7 +5,7 @@ import { RESTRICTIONS, type Restriction } from '@/core/swap/restrictions';
 import { BRIEF_REACH } from '@/formats/brief';
 import { InlineChoice } from '@/ui/inline-choice';
 import { NumberField } from '@/ui/number-field';
-import { RESTRICTION_WORDS } from './brief-words';
+import { RESTRICTION_WORDS } from '@/ui/restriction-words';
 import { inlinePlain, inlineRules } from './inline-rules';
 
 const SHINE_WORDS: readonly (readonly [Shine, string])[] = [

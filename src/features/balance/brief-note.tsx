@@ -1,0 +1,74 @@
+import Link from 'next/link';
+import { breaks } from '@/core/swap/restrictions';
+import type { Ingredient } from '@/formats/ingredient';
+import { Button } from '@/ui/button';
+import { grams } from '@/ui/format';
+import { RESTRICTION_WORDS } from '@/ui/restriction-words';
+import type { Edit, FormulaDraft } from './formula-draft';
+import { totalGrams, yieldGrams } from './formula-draft';
+
+/** Part of the amount by which a pan may differ from its brief without a word. */
+const NEAR_ENOUGH = 0.02;
+
+/** Rows of the pan times a factor; the amount the brief asks for stays. */
+export function scaledToBrief(draft: FormulaDraft): FormulaDraft['lines'] {
+  const { targetGrams = 0, bowlLossGrams = 0, evaporationGrams = 0 } = draft.yield ?? {};
+  const factor = (targetGrams + bowlLossGrams + evaporationGrams) / totalGrams(draft);
+  const scaled = (g: number | undefined) => (g === undefined ? undefined : Math.round(g * factor * 10) / 10);
+  return draft.lines.map((line) => ({
+    ...line,
+    grams: scaled(line.grams) ?? 0,
+    minGrams: scaled(line.minGrams),
+    maxGrams: scaled(line.maxGrams),
+  }));
+}
+
+/** Where the pan is not what its brief asks: another amount, or a row that goes against a wish. Nothing is changed without the cook. */
+export function BriefNote({
+  id,
+  draft,
+  inPan,
+  edit,
+}: {
+  id: string;
+  draft: FormulaDraft;
+  inPan: readonly Ingredient[];
+  edit: (edit: Edit) => void;
+}) {
+  const { brief } = draft;
+  if (!brief) return null;
+  const target = draft.yield?.targetGrams ?? 0;
+  const differs = target > 0 && totalGrams(draft) > 0 && Math.abs(yieldGrams(draft) / target - 1) > NEAR_ENOUGH;
+  const against = brief.wishes.without.flatMap((wish) => {
+    const names = inPan.filter((item) => breaks(wish, item)).map(({ name }) => name);
+    return names.length > 0 ? [{ wish, names }] : [];
+  });
+  if (!differs && against.length === 0) return null;
+  return (
+    <section
+      aria-label="The brief"
+      className="mx-4 mt-2 rounded-lg border border-near/30 bg-near-wash px-3 py-2 text-[13.5px]"
+      data-testid="brief-note"
+    >
+      {against.map(({ wish, names }) => (
+        <p key={wish}>
+          The brief says <strong>{RESTRICTION_WORDS[wish]}</strong>: {names.join(', ')}{' '}
+          {names.length === 1 ? 'goes' : 'go'} against it.
+        </p>
+      ))}
+      {differs && (
+        <p className="flex flex-wrap items-center gap-2">
+          <span>
+            The brief asks for {grams(target)} g on the table; this pan gives {grams(Math.round(yieldGrams(draft)))} g.
+          </span>
+          <Button className="!min-h-11 !px-3" onClick={() => edit({ type: 'lines', lines: scaledToBrief(draft) })}>
+            Scale the pan
+          </Button>
+        </p>
+      )}
+      <Link className="inline-flex min-h-9 items-center font-medium text-enamel" href={`/formulas/${id}/brief`}>
+        Look at the brief
+      </Link>
+    </section>
+  );
+}

@@ -1,0 +1,225 @@
+import type { Page } from '@playwright/test';
+import { expect, expectAccessible, gramsOf, kept, openFormula, test } from './kitchen';
+
+const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
+const use = (page: Page, name: string) => page.getByRole('button', { name, exact: true });
+
+/** Grams to make, as they stand. */
+async function toMake(page: Page): Promise<number> {
+  const text = await page.getByTestId('make-grams').textContent();
+  return Number(text?.replace(/[^\d.]/g, ''));
+}
+
+/** Opens a new brief and waits until it listens. */
+async function newBrief(page: Page, path = '/brief') {
+  await page.goto(path);
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
+}
+
+/** Waits until everything has been tried. */
+const allTried = (page: Page) =>
+  expect(page.getByTestId('starts').getByRole('status')).toContainText('all tried', { timeout: 20_000 });
+
+test('a brief with two uses is said, answered, and opened on the bench with its gates and amount', async ({
+  page,
+  silent,
+}) => {
+  await page.goto('/');
+  await page.getByRole('link', { name: 'New brief' }).first().click();
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
+  await field(page, 'Coat pastry: how many').fill('48');
+  await field(page, 'Coat pastry: what').fill('buckwheat éclairs');
+  const one = await toMake(page);
+  expect(one).toBeGreaterThan(450);
+  expect(one).toBeLessThan(900);
+  await use(page, 'Pipe swirls').click();
+  await field(page, 'Pipe swirls: worked at').fill('18');
+  await expect.poll(() => toMake(page)).toBeGreaterThan(one);
+  await expect(page.getByTestId('gate-cards')).toContainText('32 °C');
+  await expect(page.getByTestId('gate-cards')).toContainText('would need 23');
+  await expect(page.getByTestId('gate-cards')).toContainText('it stands from 195');
+  await allTried(page);
+  await expect(page.getByTestId('one-batch')).toContainText('One batch can do all of it');
+  const first = page.locator('[data-start]').first();
+  await expect(first).toContainText('✓ lands');
+  const total = await toMake(page);
+  await page.getByRole('button', { name: 'Open on the bench' }).click();
+  await page.waitForURL(/balance$/);
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  await expect(page.getByTestId('verdict')).not.toContainText('too');
+  await expect(page.locator('[data-moment=pipe]')).toContainText('18');
+  const id = page.url().split('/').at(-2) as string;
+  const { file } = await kept(page, id);
+  const grams = file.lines.reduce((sum, line) => sum + line.grams, 0);
+  expect(Math.abs(grams / total - 1)).toBeLessThan(0.1);
+  expect(file.name).toContain('48 buckwheat éclairs');
+  await expect(page.getByTestId('brief-note')).toHaveCount(0);
+  expect(silent).toEqual([]);
+});
+
+test('gates that exclude each other are told, with what would help, and nothing is lost', async ({ page, silent }) => {
+  await newBrief(page);
+  await use(page, 'Pool a plate').click();
+  await field(page, 'Pool a plate: worked at').fill('20');
+  await expect(page.getByTestId('excluded')).toContainText('nothing gets thinner on cooling');
+  await expect(page.locator('[data-start]').first()).toContainText('✕ misses');
+  await field(page, 'Pool a plate: worked at').fill('45');
+  await expect(page.getByTestId('excluded')).toHaveCount(0);
+  await expect(field(page, 'Coat pastry: how many')).toHaveValue('24');
+  expect(silent).toEqual([]);
+});
+
+test('senseless numbers get a word beside the field and keep what was typed', async ({ page, silent }) => {
+  await newBrief(page);
+  const before = await toMake(page);
+  for (const [label, typed, word] of [
+    ['Coat pastry: how many', '0', 'below 1'],
+    ['Coat pastry: how many', '1e9', 'more than 10 000'],
+    ['Coat pastry: thick', '40', 'more than 8 mm'],
+    ['Kitchen temperature', '60', 'more than 45 °C'],
+    ['Coat pastry: length', 'NaN', "isn't a number"],
+    ['Pan width', '-5', 'below 8 cm'],
+    ['Coat pastry: hours', '', 'Type a number'],
+  ] as const) {
+    await field(page, label).fill(typed);
+    await expect(page.getByRole('alert').filter({ hasText: word })).toBeVisible();
+    await expect(field(page, label)).toHaveValue(typed);
+    expect(await toMake(page)).toBe(before);
+    await field(page, label).press('Escape');
+  }
+  await field(page, 'Coat pastry: thick').fill('2,5');
+  await expect.poll(() => toMake(page)).toBeGreaterThan(before);
+  await field(page, 'Coat pastry: how many').fill('10 000');
+  await expect(page.getByTestId('pans')).toContainText('Split it over');
+  expect(silent).toEqual([]);
+});
+
+test('a bigger batch is split into two equal pans, and back', async ({ page, silent }) => {
+  await newBrief(page);
+  await field(page, 'Coat pastry: how many').fill('180');
+  await expect(page.getByTestId('pans')).toContainText('over 2 pans of 20 cm');
+  await field(page, 'Pan width').fill('28');
+  await expect(page.getByTestId('pans')).toContainText('One pan of 28 cm');
+  expect(silent).toEqual([]);
+});
+
+test('“make this for…” scales a formula for another occasion and leaves it as it is', async ({ page, silent }) => {
+  const id = await openFormula(page, { yield: { targetGrams: 410, bowlLossGrams: 10, evaporationGrams: 20 } });
+  await page.getByRole('button', { name: 'More of this formula' }).click();
+  await page.getByRole('menuitem', { name: 'Make this for…' }).click();
+  await page.waitForURL(/brief\?from=/);
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
+  await field(page, 'Coat pastry: how many').fill('100');
+  await field(page, 'Coat pastry: what').fill('harbour feast éclairs');
+  await allTried(page);
+  const own = page.locator(`[data-start="${id}"]`);
+  await expect(own).toContainText('Weir test ganache');
+  await own.click();
+  await expect(page.getByTestId('scaling')).toContainText('from 420 g');
+  await expect(page.getByTestId('scaling')).toContainText('min in this pan');
+  await page.keyboard.press('Control+Enter');
+  await page.waitForURL((url) => url.pathname.endsWith('/balance') && !url.pathname.includes(id));
+  const made = await kept(page, page.url().split('/').at(-2) as string);
+  expect(made.file.name).toBe('Weir test ganache, for 100 harbour feast éclairs');
+  expect(made.file.lines.reduce((sum, line) => sum + line.grams, 0)).toBeGreaterThan(900);
+  expect((await kept(page, id)).file.lines.map(({ grams }) => grams)).toEqual([200, 200, 20]);
+  expect(silent).toEqual([]);
+});
+
+test('a brief belongs to its formula: the gates follow, the grams do not, and the bench says what differs', async ({
+  page,
+  silent,
+}) => {
+  const id = await openFormula(page);
+  await page.getByRole('link', { name: 'Brief' }).click();
+  await page.waitForURL(/brief$/);
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
+  await expect(page.getByRole('radio', { name: /The pan as it is/ })).toBeChecked();
+  await field(page, 'Coat pastry: how many').fill('200');
+  await page.getByRole('button', { name: 'no dairy' }).click();
+  await page.getByRole('button', { name: 'Open on the bench' }).click();
+  await page.waitForURL(/balance$/);
+  expect((await kept(page, id)).file.lines.map(({ grams }) => grams)).toEqual([200, 200, 20]);
+  const note = page.getByTestId('brief-note');
+  await expect(note).toContainText('Whipping cream 35 % goes against it');
+  await note.getByRole('button', { name: 'Scale the pan' }).click();
+  await expect(note).not.toContainText('The brief asks for');
+  expect(Number(await gramsOf(page, 'Dark couverture').inputValue())).toBeGreaterThan(900);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(gramsOf(page, 'Dark couverture')).toHaveValue('200');
+  await note.getByRole('link', { name: 'Look at the brief' }).click();
+  await page.waitForURL(/brief$/);
+  await expect(field(page, 'Coat pastry: how many')).toHaveValue('200');
+  expect(silent).toEqual([]);
+});
+
+test('another tablet’s save is told before a brief goes over it', async ({ page, silent }) => {
+  const id = await openFormula(page);
+  await newBrief(page, `/formulas/${id}/brief`);
+  const { revision, file } = await kept(page, id);
+  const theirs = await page.request.put(`/api/formulas/${id}`, {
+    data: { revision, formula: { ...file, name: 'Renamed on the boat' } },
+  });
+  expect(theirs.ok()).toBe(true);
+  await field(page, 'Coat pastry: how many').fill('31');
+  await page.getByRole('button', { name: 'Open on the bench' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Another tablet saved' })).toBeVisible();
+  expect((await kept(page, id)).file.name).toBe('Renamed on the boat');
+  await page.reload();
+  await expect(field(page, 'Coat pastry: how many')).toHaveValue('31');
+  await expect(page.getByText('This is what you said last time')).toBeVisible();
+  await page.getByRole('button', { name: 'Open on the bench' }).click();
+  await page.waitForURL(/balance$/);
+  expect((await kept(page, id)).file.name).toBe('Renamed on the boat');
+  expect(silent).toEqual([]);
+});
+
+test('a gate is set otherwise and goes back to what physics gives', async ({ page, silent }) => {
+  await newBrief(page);
+  const cards = page.getByTestId('gate-cards');
+  await expect(cards).toContainText('1.5–7.0');
+  await cards.getByRole('button', { name: 'set it otherwise' }).first().click();
+  await cards.getByLabel('To', { exact: true }).fill('4');
+  await expect(cards).toContainText('1.5–4.0');
+  await expect(cards).toContainText('Set by you.');
+  await cards.getByRole('button', { name: 'Back to what physics gives' }).click();
+  await expect(cards).toContainText('1.5–7.0');
+  expect(silent).toEqual([]);
+});
+
+test('the whole brief by keyboard, and accessible in both themes and upright', async ({ page, silent }) => {
+  await newBrief(page);
+  await page.getByRole('button', { name: 'Nap ice cream' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('job-nap')).toBeVisible();
+  await field(page, 'Nap ice cream: how many').focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(field(page, 'Nap ice cream: how many')).toHaveValue('21');
+  await page.keyboard.press('Tab');
+  await page.keyboard.type('pear sorbet');
+  await allTried(page);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Night theme' }).click();
+  await page.setViewportSize({ width: 768, height: 1024 });
+  await expectAccessible(page);
+  const wider = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);
+  expect(wider).toBeLessThanOrEqual(0);
+  await page.locator('[data-start] input').first().focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.locator('[data-start] input').nth(1)).toBeChecked();
+  await page.keyboard.press('Control+Enter');
+  await page.waitForURL(/balance$/);
+  expect(silent).toEqual([]);
+});
+
+test('wishes nothing on the shelf can fulfil are told with what is missing', async ({ page, silent }) => {
+  await newBrief(page);
+  await page.getByRole('button', { name: 'no gelatin' }).click();
+  await page.getByLabel('Thickened by').selectOption('gelatin');
+  await allTried(page);
+  await expect(page.getByTestId('starts')).toContainText('gelatin mirror glaze, dark (gelatin)');
+  await page.getByRole('button', { name: 'Start with an empty pan' }).click();
+  await page.waitForURL(/balance$/);
+  await expect(page.getByText('The pan is empty.')).toBeVisible();
+  expect(silent).toEqual([]);
+});
