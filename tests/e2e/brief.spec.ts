@@ -37,7 +37,7 @@ test('a brief with two uses is said, answered, and opened on the bench with its 
   await expect.poll(() => toMake(page)).toBeGreaterThan(one);
   await expect(page.getByTestId('gate-cards')).toContainText('32 °C');
   await expect(page.getByTestId('gate-cards')).toContainText('would need 23');
-  await expect(page.getByTestId('gate-cards')).toContainText('it stands from 195');
+  await expect(page.getByTestId('gate-cards')).toContainText('it stands from 200');
   await allTried(page);
   await expect(page.getByTestId('one-batch')).toContainText('One batch can do all of it');
   const first = page.locator('[data-start]').first();

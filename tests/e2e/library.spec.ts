@@ -7,7 +7,7 @@ test('the list shows the demo formulas with colour, use, batch and standing, and
   await page.goto('/');
   const cards = page.getByRole('listitem');
   expect(await cards.count()).toBeGreaterThanOrEqual(13);
-  const gloss = cards.filter({ hasText: 'Millrace éclair gloss' });
+  const gloss = cards.filter({ has: page.getByText('Millrace éclair gloss', { exact: true }) });
   await expect(gloss).toContainText('Coat éclairs');
   await expect(gloss).toContainText('598 g, 7 rows');
   await expect(gloss).toContainText('misses 1 of 6 gates');

@@ -38,6 +38,8 @@ const WORK_NAMES: Readonly<Record<Job['use'], string>> = {
   whip: 'before whipping',
 };
 
+const SERVED = 'served';
+
 /** A name that is free, with a number where it is not. */
 function freeName(name: string, taken: readonly Moment[]): string {
   for (let n = 1; ; n++) {
@@ -55,7 +57,9 @@ function momentFor(job: Job, at: JobMoment, kitchenC: number, moments: Moment[])
   const history = jobHistory(job, at, kitchenC);
   const there = moments.find((moment) => moment !== PAN && sameMoment(moment, temperatureC, history));
   if (there) return there;
-  const name = freeName(at === 'eat' ? 'served' : WORK_NAMES[job.use], moments);
+  const isFirstServed = !moments.some((moment) => moment.name === SERVED);
+  const eaten = isFirstServed ? SERVED : `${WORK_NAMES[job.use]}, ${SERVED}`;
+  const name = freeName(at === 'eat' ? eaten : WORK_NAMES[job.use], moments);
   const moment: Moment = { name, temperatureC, history };
   moments.push(moment);
   return moment;

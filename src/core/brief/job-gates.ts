@@ -2,7 +2,8 @@ import type { GateQuantity } from '../balance/quantities';
 import { yieldForCoat } from '../flow/film';
 import { HAND_LIMIT_PA, yieldToStand } from '../flow/piping';
 import { GRAVITY } from '../gravity';
-import { FILM_USES, filmBands } from './film-gates';
+import { portionKind } from '../yields/portions';
+import { FILM_USES, type FilmUse, filmBands } from './film-gates';
 import { JOB_FACTS, type Job, type JobUse, placeC } from './job';
 
 /** Density a brief reckons with before there is a formula, kg/m³: the middle of sauces, ganaches and glazes (J). */
@@ -69,9 +70,23 @@ const ofYield = (at: JobMoment, low: number, high: number, why: Why, needsPa?: n
   needsPa,
 });
 
+/** A use that leaves a film. */
+export type FilmJob = keyof typeof FILM_USES;
+
+/** Whether a use leaves a film. */
+export const leavesFilm = (use: JobUse): use is FilmJob => use in FILM_USES;
+
+/** How the film of a job runs: down the usual side, or as much further as the piece is higher than usual. */
+export function filmOf(job: Job, use: FilmJob): FilmUse {
+  const usual = portionKind(job.portion).fields.find(({ key }) => key === 'height')?.usual;
+  const { height } = job.sizes;
+  const higher = job.sides && usual !== undefined && height !== undefined ? height / usual : 1;
+  return { ...FILM_USES[use], sideM: FILM_USES[use].sideM * higher };
+}
+
 /** Both bands of a film. */
-function filmGates(job: Job, use: keyof typeof FILM_USES): Bare[] {
-  const { yieldStressPa, apparentViscosityPaS } = filmBands(FILM_USES[use], job.mm, BRIEF_DENSITY);
+function filmGates(job: Job, use: FilmJob): Bare[] {
+  const { yieldStressPa, apparentViscosityPaS } = filmBands(filmOf(job, use), job.mm, BRIEF_DENSITY);
   const needsPa = yieldForCoat(job.mm, BRIEF_DENSITY);
   return [
     {

@@ -240,13 +240,13 @@ export const JOB_FACTS: Readonly<Record<JobUse, JobFacts>> = {
   roll: {
     mm: 0,
     reach: [0, 0],
-    portions: ['grams'],
+    portions: ['ball', 'grams'],
     sides: false,
     workC: 18,
     eatC: 18,
     hours: 24,
     place: 'kitchen',
-    runsOff: 0,
+    runsOff: 0.04,
     count: 60,
   },
   cut: {
@@ -291,7 +291,7 @@ export function usualJob(use: JobUse): Job {
     eatC,
     hours,
     place,
-    caught: true,
+    caught: use !== 'roll',
     overruled: {},
   };
 }

@@ -1,7 +1,6 @@
 import type { Making } from '../brief/brief';
-import { FILM_USES } from '../brief/film-gates';
 import { JOB_FACTS, type Job } from '../brief/job';
-import { BRIEF_DENSITY, type JobGate } from '../brief/job-gates';
+import { BRIEF_DENSITY, type FilmJob, filmOf, type JobGate, leavesFilm } from '../brief/job-gates';
 import { type FilmFlow, filmThickness } from '../flow/film';
 import { evaporationRate, HOB_EFFICIENCY } from './boiling';
 import { portionGrams } from './portions';
@@ -49,12 +48,8 @@ const BOWL_SD = 0.4;
 /** Standard deviations of the tenth and ninetieth part of a normal distribution. */
 const TENTH_SD = 1.2816;
 
-/** What is poured over a surface runs off it; a jar is filled to its line. */
-const RUNS_OFF: ReadonlySet<Job['portion']> = new Set(['finger', 'round', 'dome', 'log', 'block', 'scoop']);
-
-type FilmJob = keyof typeof FILM_USES;
-
-const leavesFilm = (use: Job['use']): use is FilmJob => use in FILM_USES;
+/** What is poured over a surface runs off it, what is rolled sticks to hands; a jar is filled to its line. */
+const RUNS_OFF: ReadonlySet<Job['portion']> = new Set(['finger', 'round', 'dome', 'log', 'block', 'scoop', 'ball']);
 
 /** An edge between those of a gate, in logarithms; without a lower one, between a tenth of the upper one and it. */
 function within(gate: JobGate | undefined, part: number): number {
@@ -64,17 +59,18 @@ function within(gate: JobGate | undefined, part: number): number {
 }
 
 /** Film that flow leaves in a job, mm. */
-export function jobFilm(use: FilmJob, flow: FilmFlow): number {
-  return filmThickness(flow, FILM_USES[use].sideM, FILM_USES[use].stopsS);
+export function jobFilm(job: Job, use: FilmJob, flow: FilmFlow): number {
+  const { sideM, stopsS } = filmOf(job, use);
+  return filmThickness(flow, sideM, stopsS);
 }
 
 /** mm a job takes and the spread of its logarithm: the model's own film at the gates, or of the formula that is poured. */
 function extentOf(job: Job, gates: readonly JobGate[], flow: FilmFlow | undefined): { mm: number; sd: number } {
   const { use } = job;
   if (!leavesFilm(use)) return { mm: job.mm, sd: job.mm > 0 ? PIECE_SD : 0 };
-  if (flow) return { mm: jobFilm(use, flow), sd: PIECE_SD };
+  if (flow) return { mm: jobFilm(job, use, flow), sd: PIECE_SD };
   const at = (part: number) =>
-    jobFilm(use, {
+    jobFilm(job, use, {
       apparentViscosityPaS: within(
         gates.find((gate) => gate.quantity === 'apparentViscosityPaS'),
         part,

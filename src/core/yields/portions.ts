@@ -123,6 +123,11 @@ export const PORTION_KINDS = {
     sided: false,
     volumeMl: (size, mm) => film(of(size, 'length') * of(size, 'width'), mm),
   },
+  ball: {
+    fields: [cm('diameter', 2.6, 12)],
+    sided: false,
+    volumeMl: (size) => (Math.PI * of(size, 'diameter') ** 3) / 6,
+  },
   biscuit: {
     fields: [cm('diameter', 5, 20)],
     sided: false,

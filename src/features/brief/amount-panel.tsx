@@ -56,7 +56,9 @@ export function AmountPanel({ brief, size }: { brief: Brief; size: BatchSize }) 
               <span className="flex-1">
                 {JOB_WORDS[job.use].name}, {job.count} × <span className="read">{grams(amount.eachG)} g</span>
                 {amount.runOffG > 0.5 && (
-                  <span className="text-mute">, running off {grams(Math.round(amount.runOffG))} g</span>
+                  <span className="text-mute">
+                    , {job.use === 'roll' ? 'sticking to hands' : 'running off'} {grams(Math.round(amount.runOffG))} g
+                  </span>
                 )}
               </span>
               <span className="read">{grams(Math.round(amount.usedG + amount.runOffG))} g</span>

@@ -22,6 +22,7 @@ export const PORTION_WORDS: Readonly<Record<PortionKey, string>> = {
   tart: 'round',
   roundLayer: 'round',
   slab: 'in frames',
+  ball: 'by the scoop',
   biscuit: 'round',
   jar: 'in jars',
   millilitres: 'by volume',

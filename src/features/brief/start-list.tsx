@@ -120,11 +120,27 @@ export function StartList({
   );
 }
 
+/** Its curve from hot to cold, small: flat is thin, steep is where it sets. */
+function curvePath({ curve }: Start): string {
+  const last = Math.max(curve.temperatureC.length - 1, 1);
+  return curve.resistancePa
+    .map((pa, i) => {
+      const level = Math.min(Math.max(Math.log10(Math.max(pa, 1e-6)), -1), 5.2);
+      return `${i === 0 ? 'M' : 'L'}${(2 + (60 * i) / last).toFixed(1)} ${(24 - (22 * (level + 1)) / 6.2).toFixed(1)}`;
+    })
+    .join('');
+}
+
+/** Its curve, and its puddle where it is worked first. */
 function StartPuddle({ start }: { start: Start }) {
   const at = start.puddles[1] ?? start.puddles[0];
   if (!at) return <span className="w-16 shrink-0" />;
   return (
     <span className="w-16 shrink-0">
+      <svg viewBox="0 0 64 26" className="block w-full" aria-hidden="true">
+        <path d={curvePath(start)} fill="none" stroke="var(--color-ink)" strokeWidth={3.4} strokeLinejoin="round" />
+        <path d={curvePath(start)} fill="none" stroke={start.colour} strokeWidth={2.2} strokeLinejoin="round" />
+      </svg>
       <Puddle
         diameterMm={at.diameterMm}
         colour={start.colour}

@@ -4,6 +4,7 @@ import { K } from '@/core/model-constants';
 import { modelDoubt } from '@/core/predict/doubt';
 import { significant } from '@/ui/format';
 import { TopBar } from '@/ui/top-bar';
+import { BRIEF_CHAPTER } from './brief-equations';
 import { CHAPTERS, type Equation, type Standing } from './equations';
 import { EQUAL_GANACHE, exampleBatch, exampleState } from './worked-examples';
 
@@ -86,7 +87,7 @@ export function NumbersScreen() {
           <Badge standing="published" /> quoted from the literature, <Badge standing="published form, fitted numbers" />{' '}
           or <Badge standing="fitted" /> set by us to expected ranges, <Badge standing="judgement" /> set by hand.
         </p>
-        {CHAPTERS.map(({ title, equations }) => (
+        {[...CHAPTERS, BRIEF_CHAPTER].map(({ title, equations }) => (
           <details key={title} className="mb-3 rounded-xl border border-rule bg-sheet open:pb-3">
             <summary className="flex min-h-12 cursor-pointer items-center px-4 font-head text-[1.1rem] font-semibold">
               {title}

@@ -1,5 +1,8 @@
 import type { Gate } from '@/core/balance/gates';
 import { findUse } from '@/core/balance/uses';
+import { type Brief, USUAL_MAKING, USUAL_WISHES } from '@/core/brief/brief';
+import { usualJob } from '@/core/brief/job';
+import { planBrief } from '@/core/brief/plan';
 import { type FormulaFile, type FormulaFileInput, readFormula } from '@/formats/formula-file';
 
 type Line = FormulaFileInput['lines'][number];
@@ -14,6 +17,8 @@ interface DemoFormula {
   readonly process?: FormulaFileInput['process'];
   readonly targetGrams: number;
   readonly bowlLossGrams: number;
+  /** what it was asked to do: its gates and amount come from there */
+  readonly brief?: Brief;
 }
 
 const line = (ingredient: string, grams: number, form?: string, more: Partial<Line> = {}): Line => ({
@@ -203,6 +208,35 @@ const FORMULAS: readonly DemoFormula[] = [
     bowlLossGrams: 14,
   },
   {
+    name: 'Feast day gloss',
+    use: 'coat_eclair',
+    note: 'Coats the buckwheat éclairs of the feast day; the rest goes into jars for the boat, to pour over ice cream.',
+    brief: {
+      jobs: [
+        { ...usualJob('coat'), what: 'buckwheat éclairs', count: 48, place: 'case', hours: 10, eatC: 8 },
+        {
+          ...usualJob('nap'),
+          what: 'jars for the boat',
+          count: 6,
+          portion: 'jar',
+          sizes: { each: 200, headspace: 8 },
+          workC: 42,
+        },
+      ],
+      kitchenC: 22,
+      wishes: { ...USUAL_WISHES, without: ['alcohol'], keepDays: 6 },
+      making: { ...USUAL_MAKING, panCm: 24 },
+    },
+    lines: [
+      line('dark-couverture-60', 800, 'chopped', { stage: 'overChocolate' }),
+      line('cream-35', 850, 'boil, then pour', { stage: 'pan' }),
+      line('glucose-syrup-de42', 240, 'warm with the cream', { stage: 'pan' }),
+      line('butter-unsalted-82', 120, 'cold, at the end', { stage: 'coldAtEnd' }),
+    ],
+    targetGrams: 0,
+    bowlLossGrams: 0,
+  },
+  {
     name: 'Millrace éclair gloss',
     use: 'coat_eclair',
     note: 'For the buckwheat éclairs: coats at 32 °C, eaten soft from the case.',
@@ -225,12 +259,30 @@ const FORMULAS: readonly DemoFormula[] = [
   },
 ];
 
+/** Moments, gates and amount of a demo formula: those of its brief, or of its use. */
+function targetsOf(demo: DemoFormula): Pick<FormulaFileInput, 'moments' | 'gates' | 'yield' | 'brief'> {
+  if (demo.brief) {
+    const { targets, size } = planBrief(demo.brief);
+    return {
+      moments: targets.moments.map((moment) => ({ ...moment, history: moment.history.map(([h, t]) => [h, t]) })),
+      gates: targets.gates.map(({ gate }) => gate),
+      yield: { targetGrams: Math.round(size.finishedG - size.bowlG), bowlLossGrams: Math.round(size.bowlG) },
+      brief: demo.brief,
+    };
+  }
+  const use = findUse(demo.use);
+  if (!use) throw new RangeError(`no use is called ${demo.use}`);
+  return {
+    moments: use.moments.map((moment) => ({ ...moment, history: moment.history.map(([h, t]) => [h, t]) })),
+    gates: [...use.gates, ...(demo.gates ?? [])],
+    yield: { targetGrams: demo.targetGrams, bowlLossGrams: demo.bowlLossGrams },
+  };
+}
+
 /** The demo formulas as formula files, oldest first. */
 export function lanternMillFormulas(): FormulaFile[] {
-  return FORMULAS.map((demo) => {
-    const use = findUse(demo.use);
-    if (!use) throw new RangeError(`no use is called ${demo.use}`);
-    return readFormula({
+  return FORMULAS.map((demo) =>
+    readFormula({
       format: 'dark-pour/formula',
       version: 1,
       name: demo.name,
@@ -238,9 +290,7 @@ export function lanternMillFormulas(): FormulaFile[] {
       note: demo.note,
       lines: demo.lines,
       process: demo.process,
-      moments: use.moments,
-      gates: [...use.gates, ...(demo.gates ?? [])],
-      yield: { targetGrams: demo.targetGrams, bowlLossGrams: demo.bowlLossGrams },
-    });
-  });
+      ...targetsOf(demo),
+    }),
+  );
 }

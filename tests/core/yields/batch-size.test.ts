@@ -45,8 +45,22 @@ describe('how much', () => {
     const flow = { apparentViscosityPaS: 3, yieldStressPa: 8, densityKgM3: 1120 };
     const size = batchSize([{ job, gates: jobGates(job) }], USUAL_MAKING, () => flow);
     expect(size.jobs[0]?.mm).toBeCloseTo(filmThickness(flow, 0.02, 8), 12);
-    expect(jobFilm('coat', flow)).toBeCloseTo(filmThickness(flow, 0.02, 8), 12);
+    expect(jobFilm(job, 'coat', flow)).toBeCloseTo(filmThickness(flow, 0.02, 8), 12);
     expect(size.doubtG).toBeLessThan(sized([job]).doubtG);
+  });
+
+  it('a film runs further down a higher cake, and its gate asks for more', () => {
+    const low = jobOf('glaze', { sizes: { diameter: 18, height: 4.5 } });
+    const high = jobOf('glaze', { sizes: { diameter: 18, height: 9 } });
+    expect(jobGates(high)[0]?.low).toBeCloseTo((jobGates(low)[0]?.low ?? 0) / 2, 2);
+    const flow = { apparentViscosityPaS: 2, yieldStressPa: 0, densityKgM3: 1200 };
+    expect(jobFilm(high, 'glaze', flow) / jobFilm(low, 'glaze', flow)).toBeCloseTo(Math.SQRT2, 6);
+    expect(jobGates({ ...high, sides: false })).toEqual(jobGates({ ...low, sides: false }));
+  });
+
+  it('what sticks to hands is lost with every truffle', () => {
+    const [roll] = sized([jobOf('roll', { count: 50 })]).jobs;
+    expect((roll?.runOffG ?? 0) / (roll?.usedG ?? 1)).toBeCloseTo(0.04 / 0.96, 9);
   });
 
   it('every gram goes somewhere', () => {
