@@ -2,7 +2,6 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import type { Overruled } from '@/core/brief/job';
 import { planBrief } from '@/core/brief/plan';
 import type { OwnFormula } from '@/formats/brief-answers';
 import type { Ingredient } from '@/formats/ingredient';
@@ -12,17 +11,15 @@ import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { AmountPanel } from './amount-panel';
+import { AsItIs } from './as-it-is';
 import { BriefCurve } from './brief-curve';
 import { usualBrief, whatFor } from './brief-file';
-import { BriefGates } from './brief-gates-view';
-import { kitchenWord } from './brief-words';
-import { JobSentence } from './job-sentence';
+import { BriefSays } from './brief-says';
+import { panAsItIs } from './pan-as-it-is';
 import { ScalingNotes, StartList } from './start-list';
 import { useBrief } from './use-brief';
-import { UseCards } from './use-cards';
 import { type StoredOf, useOpenBench } from './use-open-bench';
 import { useProposals } from './use-proposals';
-import { MakingSentence, WishSentence } from './wish-sentence';
 
 /** Keeps the grams of the formula the brief belongs to. */
 const AS_IT_IS = 'as-it-is';
@@ -55,17 +52,12 @@ export function BriefScreen({
   const chosen = starts.find(({ id }) => id === picked) ?? (picked === AS_IT_IS ? undefined : starts[0]);
   const chosenFile = formulas.find(({ id }) => id === chosen?.id)?.file;
 
+  const pan = useMemo(() => (belongs ? panAsItIs(of.file, plan, larder) : undefined), [belongs, of, plan, larder]);
+  const drawn = picked === AS_IT_IS ? pan : chosen;
   const { busy, fault, open: openBench } = useOpenBench({ of: belongs ? of : undefined, open, plan });
   const openChosen = () => void openBench(picked === AS_IT_IS ? 'asItIs' : chosen, chosenFile);
   useHotkeys('mod+enter', openChosen, { enableOnFormTags: true, preventDefault: true });
 
-  const overrule = (index: number, key: string, edges: Overruled | undefined) => {
-    const job = brief.jobs[index];
-    if (!job) return;
-    const { [key]: _, ...others } = job.overruled;
-    open.job(index, { overruled: edges ? { ...others, [key]: edges } : others });
-  };
-  const kitchen = kitchenWord(brief.kitchenC);
   // The tablet's kitchen is known only in the browser: until then nothing can be said differently.
   const [ready, setReady] = useState(false);
   useEffect(() => setReady(true), []);
@@ -79,46 +71,7 @@ export function BriefScreen({
         <Steps at="brief" id={belongs ? of.id : undefined} />
       </TopBar>
       <main className="grid flex-1 grid-cols-1 md:grid-cols-[minmax(0,1fr)_292px] lg:grid-cols-[minmax(0,1fr)_372px]">
-        <div className="min-w-0 px-5 pt-5 pb-10 lg:px-10">
-          <h1 className="sr-only">What it must do</h1>
-          {open.isKept && (
-            <p
-              role="status"
-              className="mb-3 flex flex-wrap items-center gap-2 rounded-lg bg-near-wash px-3 py-1 text-near"
-            >
-              This is what you said last time and never opened.
-              <Button look="bare" className="!px-2" onClick={open.again}>
-                Begin anew
-              </Button>
-            </p>
-          )}
-          <UseCards jobs={brief.jobs} onToggle={open.toggle} />
-          <div className="space-y-3">
-            {brief.jobs.map((job, i) => (
-              <JobSentence
-                key={job.use}
-                job={job}
-                kitchenC={brief.kitchenC}
-                onJob={(change) => open.job(i, change)}
-                onKitchen={i === 0 ? open.kitchen : undefined}
-              />
-            ))}
-          </div>
-          {kitchen && <p className="mt-1 text-[13.5px] text-near">{kitchen}</p>}
-          <div className="mt-3">
-            <WishSentence wishes={brief.wishes} onWish={open.wish} />
-          </div>
-          <div className="mt-3">
-            <MakingSentence making={brief.making} onMake={open.make} />
-          </div>
-
-          <BriefGates
-            brief={brief}
-            plan={plan}
-            landsSomewhere={starts.some(({ lands }) => lands)}
-            onOverrule={overrule}
-          />
-        </div>
+        <BriefSays open={open} plan={plan} landsSomewhere={starts.some(({ lands }) => lands)} />
 
         <aside className="border-rule bg-sheet md:border-l">
           <div className="thin-scroll px-5 pt-4 pb-6 md:sticky md:top-0 md:max-h-screen md:overflow-y-auto">
@@ -126,8 +79,8 @@ export function BriefScreen({
             <div className="mt-2">
               <BriefCurve
                 targets={plan.targets}
-                curve={chosen?.curve}
-                colour={chosen?.colour}
+                curve={drawn?.curve}
+                colour={drawn?.colour}
                 kitchenC={brief.kitchenC}
               />
             </div>
@@ -157,6 +110,7 @@ export function BriefScreen({
             {belongs && (
               <AsItIs
                 massG={of.file.lines.reduce((sum, line) => sum + line.grams, 0)}
+                pan={pan}
                 isChosen={picked === AS_IT_IS}
                 onChoose={() => setPicked(AS_IT_IS)}
               />
@@ -193,20 +147,5 @@ export function BriefScreen({
         </span>
       </footer>
     </div>
-  );
-}
-
-/** The choice to leave the grams alone. */
-function AsItIs({ massG, isChosen, onChoose }: { massG: number; isChosen: boolean; onChoose: () => void }) {
-  return (
-    <label
-      className={`mb-2 flex min-h-12 cursor-pointer items-center rounded-lg border px-3 has-checked:border-enamel has-checked:bg-enamel-wash has-focus-visible:outline-2 has-focus-visible:outline-enamel ${isChosen ? 'border-enamel' : 'border-rule'}`}
-    >
-      <input type="radio" name="start" className="sr-only" checked={isChosen} onChange={onChoose} />
-      <span>
-        <span className="font-semibold">The pan as it is</span>
-        <span className="block text-[13px] text-mute">{grams(massG)} g; no row is touched</span>
-      </span>
-    </label>
   );
 }

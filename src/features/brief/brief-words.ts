@@ -64,6 +64,11 @@ const shown = (pa: number) => {
   return `${number}\u202f${unit}`;
 };
 
+/** `misses at the pour and served`. */
+export function missesWords(moments: readonly string[]): string {
+  return `misses ${moments.map((name) => momentTitle(name).toLowerCase()).join(' and ')}`;
+}
+
 /** Why a gate is where it is, in a cook's words with the figure behind it. */
 export function reasonOf({ why, needsPa }: JobGate, job: Job): string {
   const mm = `${Math.round(job.mm * 10) / 10}\u202fmm`;

@@ -5,7 +5,7 @@ import type { Ingredient } from '@/formats/ingredient';
 import { momentTitle } from '@/ui/cook-words';
 import { grams, hours, significant } from '@/ui/format';
 import { Puddle } from '@/ui/puddle';
-import { ROLE_WORDS } from './brief-words';
+import { missesWords, ROLE_WORDS } from './brief-words';
 
 /** What a start does, in a line. */
 function standing(start: Start): string {
@@ -14,7 +14,7 @@ function standing(start: Start): string {
     const far = start.change < 0.05 ? 'a little' : start.change < 0.6 ? '' : 'far';
     return `lands, moves ${start.moved} ${start.moved === 1 ? 'row' : 'rows'}${far && ` ${far}`}`;
   }
-  return `misses ${start.misses.map((name) => momentTitle(name).toLowerCase()).join(' and ')}`;
+  return missesWords(start.misses);
 }
 
 /** Allergens of a start's rows, and alcohol that stays in. */

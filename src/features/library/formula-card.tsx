@@ -1,4 +1,4 @@
-import { Archive, ArchiveRestore, Copy, Trash2, UtensilsCrossed } from 'lucide-react';
+import { Archive, ArchiveRestore, CalendarPlus, Copy, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { Button } from '@/ui/button';
 import { grams } from '@/ui/format';
@@ -53,7 +53,7 @@ export function FormulaCard({
           className="inline-flex min-h-11 items-center rounded-lg px-3 text-mute hover:bg-rule-soft hover:text-ink"
           aria-label={`Make ${name} for another occasion`}
         >
-          <UtensilsCrossed size={17} aria-hidden="true" />
+          <CalendarPlus size={17} aria-hidden="true" />
         </Link>
         <Button look="bare" className="!px-3" onClick={onCopy} aria-label={`Copy ${name}`}>
           <Copy size={17} aria-hidden="true" />

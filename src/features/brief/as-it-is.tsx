@@ -1,0 +1,30 @@
+import { grams } from '@/ui/format';
+import { missesWords } from './brief-words';
+import type { PanAsItIs } from './pan-as-it-is';
+
+/** The choice to leave the grams alone, with what that comes to at the new gates. */
+export function AsItIs({
+  massG,
+  pan,
+  isChosen,
+  onChoose,
+}: {
+  massG: number;
+  pan: PanAsItIs | undefined;
+  isChosen: boolean;
+  onChoose: () => void;
+}) {
+  return (
+    <label
+      className={`mb-2 flex min-h-12 cursor-pointer items-center rounded-lg border px-3 has-checked:border-enamel has-checked:bg-enamel-wash has-focus-visible:outline-2 has-focus-visible:outline-enamel ${isChosen ? 'border-enamel' : 'border-rule'}`}
+    >
+      <input type="radio" name="start" className="sr-only" checked={isChosen} onChange={onChoose} />
+      <span>
+        <span className="font-semibold">The pan as it is</span>
+        <span className={`block text-[13px] ${pan?.lands === false ? 'text-off' : 'text-mute'}`}>
+          {grams(massG)} g; no row is touched{pan && `: ${pan.lands ? '✓ lands' : `✕ ${missesWords(pan.misses)}`}`}
+        </span>
+      </span>
+    </label>
+  );
+}

@@ -1,0 +1,38 @@
+import type { BriefPlan } from '@/core/brief/plan';
+import { resistanceCurve } from '@/core/predict/curve';
+import { predictFormula } from '@/core/predict/formula';
+import { chocolateColour } from '@/core/shine/colour';
+import type { FormulaFile } from '@/formats/formula-file';
+import type { Ingredient } from '@/formats/ingredient';
+import { resolveFormula } from '@/formats/resolve-formula';
+
+/** How a formula's own pan stands to the gates of a brief, with no row touched. */
+export interface PanAsItIs {
+  readonly lands: boolean;
+  /** names of the moments whose gates it misses */
+  readonly misses: readonly string[];
+  readonly colour: string;
+  readonly curve: { readonly temperatureC: readonly number[]; readonly resistancePa: readonly number[] };
+}
+
+const RESTED_H = 24;
+
+/** Predicts the pan as it is; nothing while it is empty or an ingredient is unknown. */
+export function panAsItIs(
+  file: FormulaFile,
+  { targets }: BriefPlan,
+  larder: ReadonlyMap<string, Ingredient>,
+): PanAsItIs | undefined {
+  const isKnown = (id: string) => Object.hasOwn(file.ingredients, id) || larder.has(id);
+  if (!file.lines.every(({ ingredient }) => isKnown(ingredient))) return undefined;
+  const gates = targets.gates.map(({ gate }) => gate);
+  const prediction = predictFormula({ ...resolveFormula(file, larder), moments: targets.moments, gates });
+  if (!prediction) return undefined;
+  const { temperatureC, resistancePa } = resistanceCurve(prediction.batch, RESTED_H);
+  return {
+    lands: prediction.lands,
+    misses: [...new Set(prediction.gates.filter((gate) => !gate.lands).map(({ moment }) => moment))],
+    colour: chocolateColour(prediction.batch.mixture),
+    curve: { temperatureC: Array.from(temperatureC), resistancePa: Array.from(resistancePa) },
+  };
+}
