@@ -1,4 +1,4 @@
-import type { Composition } from '@/core/matter/components';
+import { type Composition, SWEET_NAMES } from '@/core/matter/components';
 import { percent } from './format';
 
 /** Parts of the bar: fills that say what they are, white text where it is dark enough. */
@@ -25,23 +25,7 @@ export function stripAmounts(composition: Composition): StripAmounts {
     'cocoa butter': sum(composition, 'cocoa_butter'),
     'milk fat': sum(composition, 'milk_fat'),
     'other fat': sum(composition, 'lauric_fat', 'liquid_oil', 'hard_fat', 'lecithin'),
-    sugars: sum(
-      composition,
-      'sucrose',
-      'lactose',
-      'glucose',
-      'fructose',
-      'maltose',
-      'higher_saccharides',
-      'sorbitol',
-      'glycerol',
-      'maltitol',
-      'erythritol',
-      'xylitol',
-      'allulose',
-      'trehalose',
-      'isomaltulose',
-    ),
+    sugars: sum(composition, 'lactose', ...SWEET_NAMES),
     cocoa: sum(composition, 'cocoa_solids'),
     alcohol: sum(composition, 'ethanol'),
   };

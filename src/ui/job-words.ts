@@ -1,4 +1,4 @@
-import type { JobUse } from '@/core/brief/job';
+import type { Job, JobUse } from '@/core/brief/job';
 
 /** How a use is said: on its card, as the verb of its sentence, and what it is usually done to. */
 export interface JobWords {
@@ -26,3 +26,8 @@ export const JOB_WORDS: Readonly<Record<JobUse, JobWords>> = {
   cut: { name: 'Cut slabs', verb: 'Set and cut', things: 'slabs', worked: 'cut' },
   whip: { name: 'Whip', verb: 'Whip', things: 'portions', worked: 'whipped' },
 };
+
+/** `48 buckwheat éclairs`. */
+export function jobThings({ use, count, what }: Job): string {
+  return `${count} ${what.trim() || JOB_WORDS[use].things}`;
+}

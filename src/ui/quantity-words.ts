@@ -54,6 +54,21 @@ function risk(name: string): QuantityWords {
   };
 }
 
+/** A part of the batch, as a percentage. */
+function partOfBatch(
+  title: string,
+  { example, ...words }: Pick<QuantityWords, 'short' | 'tooLow' | 'tooHigh' | 'usual'> & { example: string },
+): QuantityWords {
+  return {
+    name: `${title}, % of the batch`,
+    title: () => title,
+    show: (value) => ({ number: significant(value), unit: '%' }),
+    rules: plain('%', 100, example),
+    track: [0, 60],
+    ...words,
+  };
+}
+
 export const QUANTITY_WORDS: Record<GateQuantity, QuantityWords> = {
   apparentViscosityPaS: {
     name: 'Fluidity (apparent viscosity)',
@@ -129,28 +144,20 @@ export const QUANTITY_WORDS: Record<GateQuantity, QuantityWords> = {
     usual: { low: 0.35, high: 0.55 },
     track: [0, 1],
   },
-  sugarPercent: {
-    name: 'Sugar, % of the batch',
+  sugarPercent: partOfBatch('Sugar', {
     short: 'sugar',
-    title: () => 'Sugar',
-    show: (value) => ({ number: significant(value), unit: '%' }),
     tooLow: 'less sugar than wanted',
     tooHigh: 'too much sugar',
-    rules: plain('%', 100, '18'),
+    example: '18',
     usual: { high: 20 },
-    track: [0, 60],
-  },
-  cocoaPercent: {
-    name: 'Cocoa % of the batch',
+  }),
+  cocoaPercent: partOfBatch('Cocoa', {
     short: 'cocoa %',
-    title: () => 'Cocoa',
-    show: (value) => ({ number: significant(value), unit: '%' }),
     tooLow: 'too little cocoa',
     tooHigh: 'too much cocoa',
-    rules: plain('%', 100, '25'),
+    example: '25',
     usual: { low: 20 },
-    track: [0, 60],
-  },
+  }),
   alcoholPercentVol: {
     name: 'Alcohol, % vol',
     short: 'alcohol',

@@ -1,3 +1,20 @@
+/** Sugars, syrups' higher saccharides and polyols: what makes up a sweetener, milk's own lactose apart. */
+export const SWEET_NAMES = [
+  'sucrose',
+  'glucose',
+  'fructose',
+  'maltose',
+  'higher_saccharides',
+  'sorbitol',
+  'glycerol',
+  'maltitol',
+  'erythritol',
+  'xylitol',
+  'allulose',
+  'trehalose',
+  'isomaltulose',
+] as const;
+
 /**
  * What an ingredient is made of: the components every equation of the core reads.
  *
@@ -16,19 +33,7 @@ export const COMPONENT_NAMES = [
   'lactose',
   'milk_ash',
   'other_protein',
-  'sucrose',
-  'glucose',
-  'fructose',
-  'maltose',
-  'higher_saccharides',
-  'sorbitol',
-  'glycerol',
-  'maltitol',
-  'erythritol',
-  'xylitol',
-  'allulose',
-  'trehalose',
-  'isomaltulose',
+  ...SWEET_NAMES,
   'inulin',
   'starch',
   'fibre',

@@ -1,77 +1,22 @@
 'use client';
 
-import { contours } from 'd3-contour';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
-import { atAxis, axisReach, axisValue, type FieldMap, type MapAxis } from '@/core/balance/field-map';
+import { atAxis, axisReach, axisValue, type MapAxis } from '@/core/balance/field-map';
 import type { Formula } from '@/core/predict/formula';
 import { Button } from '@/ui/button';
 import { momentTitle } from '@/ui/cook-words';
 import { grams, significant } from '@/ui/format';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
+import { axisChoices, twoLargest } from './map-axes';
+import { contourPath, HEIGHT, LEFT, PLOT, TOP, WIDTH } from './map-geometry';
 import { useFieldMap } from './use-field-map';
 
-const WIDTH = 560;
-const HEIGHT = 400;
-const LEFT = 62;
-const BOTTOM = 46;
-const TOP = 14;
-const RIGHT = 14;
-const PLOT = { width: WIDTH - LEFT - RIGHT, height: HEIGHT - TOP - BOTTOM };
 /** From here on a risk is likely and its area is hatched. */
 const LIKELY = 0.5;
 /** Parts of an axis one press of an arrow key moves the dot. */
 const KEY_STEP = 0.02;
 
 type Reach = readonly [number, number];
-
-/** Lines of one level in a grid, as an SVG path over the plot. */
-function contourPath(map: FieldMap, values: Float64Array, level: number): string {
-  const [shape] = contours().size([map.columns, map.rows]).thresholds([level])(
-    Array.from(values, (value) => (Number.isFinite(value) ? value : 99)),
-  );
-  if (!shape) return '';
-  const x = (column: number) => LEFT + ((column - 0.5) / (map.columns - 1)) * PLOT.width;
-  const y = (row: number) => TOP + PLOT.height - ((row - 0.5) / (map.rows - 1)) * PLOT.height;
-  return shape.coordinates
-    .flatMap((polygon) =>
-      polygon.map(
-        (ring) => `M${ring.map(([c, r]) => `${x(c as number).toFixed(1)} ${y(r as number).toFixed(1)}`).join('L')}Z`,
-      ),
-    )
-    .join('');
-}
-
-/** The choices of an axis: each row's grams, and the ratio of the first two rows. */
-function axisChoices(formula: Formula, nameOf: (ingredient: string) => string) {
-  const rows = formula.lines.map((line, i) => ({
-    key: `g${i}`,
-    name: nameOf(line.ingredient),
-    axis: { kind: 'grams', line: i } as MapAxis,
-  }));
-  const bySize = formula.lines
-    .map((line, i) => ({ i, line }))
-    .sort((a, b) => b.line.grams - a.line.grams)
-    .slice(0, 3)
-    .sort((a, b) => a.i - b.i);
-  const ratios = bySize.flatMap(({ i, line }, a) =>
-    bySize.slice(a + 1).map(({ i: j, line: other }) => ({
-      key: `r${i}-${j}`,
-      name: `${nameOf(line.ingredient)} : ${nameOf(other.ingredient)}`,
-      axis: { kind: 'ratio', over: i, under: j } as MapAxis,
-    })),
-  );
-  return [...rows, ...ratios];
-}
-
-/** The two rows there is most of, in their order: what a map is opened on. */
-function twoLargest(formula: Formula): readonly [string, string] {
-  const [a = 0, b = 1] = formula.lines
-    .map((_, i) => i)
-    .sort((i, j) => (formula.lines[j]?.grams ?? 0) - (formula.lines[i]?.grams ?? 0))
-    .slice(0, 2)
-    .sort((i, j) => i - j);
-  return [`g${a}`, `g${b}`];
-}
 
 const axisText = (axis: MapAxis, value: number) =>
   axis.kind === 'grams' ? `${grams(value)} g` : `${significant(value, 2)} : 1`;

@@ -5,7 +5,7 @@ import type { BriefPlan } from '@/core/brief/plan';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
 import type { Start } from '@/formats/brief-answers';
 import type { FormulaFile } from '@/formats/formula-file';
-import { JOB_WORDS } from '@/ui/job-words';
+import { JOB_WORDS, jobThings } from '@/ui/job-words';
 
 /** The use whose words a verdict speaks in, for each job. */
 const USE_OF: Readonly<Record<JobUse, string>> = {
@@ -36,7 +36,7 @@ export function usualBrief(kitchenC: number, use?: string): Brief {
 
 /** `48 buckwheat éclairs`. */
 export function whatFor({ jobs: [job] }: Brief): string {
-  return job ? `${job.count} ${job.what.trim() || JOB_WORDS[job.use].things}` : '';
+  return job ? jobThings(job) : '';
 }
 
 /** What a formula takes over from a brief: its gates, moments and amount, never its grams. */

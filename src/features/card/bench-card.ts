@@ -5,6 +5,7 @@ import type { Ingredient } from '@/formats/ingredient';
 import { resolveFormula } from '@/formats/resolve-formula';
 import type { Stage } from '@/formats/stages';
 import { celsius, grams, hours, stress } from '@/ui/format';
+import { jobThings } from '@/ui/job-words';
 import { measureText } from '@/ui/kitchen-measure';
 import { behaviour } from '@/ui/landmarks';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
@@ -21,6 +22,8 @@ export interface CardRow {
 export interface BenchCard {
   readonly name: string;
   readonly note: string;
+  /** what its brief asks for; empty without one */
+  readonly job: string;
   readonly stages: readonly { readonly title: string; readonly rows: readonly CardRow[] }[];
   readonly total: string;
   readonly moments: readonly { readonly name: string; readonly at: string; readonly like: string }[];
@@ -97,6 +100,7 @@ export function benchCard(
   return {
     name: file.name,
     note: file.note ?? '',
+    job: file.brief ? `For ${file.brief.jobs.map(jobThings).join(' and ')}` : '',
     stages,
     total: `${grams(total)} g in the pan, ${grams(Math.max(total - lost, 0))} g on the table`,
     moments: (prediction?.moments ?? []).map(({ moment, state, plateDiameterMm }) => ({

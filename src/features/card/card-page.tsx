@@ -40,6 +40,7 @@ export function CardPage({
         </Link>
       </div>
       <h1 className="text-[1.8rem]">{card.name}</h1>
+      {card.job && <p className="font-semibold">{card.job}</p>}
       {card.note && <p className="mb-2">{card.note}</p>}
       <table className="mt-3 w-full">
         {card.stages.map(({ title, rows }) => (

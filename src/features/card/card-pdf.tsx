@@ -28,6 +28,7 @@ export function cardPdf(card: BenchCard): Promise<Buffer> {
     <Document title={card.name}>
       <Page size="A4" style={styles.page}>
         <Text style={styles.title}>{plain(card.name)}</Text>
+        {card.job !== '' && <Text style={styles.heading}>{plain(card.job)}</Text>}
         {card.note !== '' && <Text>{plain(card.note)}</Text>}
         {card.stages.map(({ title, rows }) => (
           <View key={`${title} ${rows[0]?.name}`}>

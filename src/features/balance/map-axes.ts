@@ -1,0 +1,34 @@
+import type { MapAxis } from '@/core/balance/field-map';
+import type { Formula } from '@/core/predict/formula';
+
+/** The choices of an axis: each row's grams, and the ratio of the first two rows. */
+export function axisChoices(formula: Formula, nameOf: (ingredient: string) => string) {
+  const rows = formula.lines.map((line, i) => ({
+    key: `g${i}`,
+    name: nameOf(line.ingredient),
+    axis: { kind: 'grams', line: i } as MapAxis,
+  }));
+  const bySize = formula.lines
+    .map((line, i) => ({ i, line }))
+    .sort((a, b) => b.line.grams - a.line.grams)
+    .slice(0, 3)
+    .sort((a, b) => a.i - b.i);
+  const ratios = bySize.flatMap(({ i, line }, a) =>
+    bySize.slice(a + 1).map(({ i: j, line: other }) => ({
+      key: `r${i}-${j}`,
+      name: `${nameOf(line.ingredient)} : ${nameOf(other.ingredient)}`,
+      axis: { kind: 'ratio', over: i, under: j } as MapAxis,
+    })),
+  );
+  return [...rows, ...ratios];
+}
+
+/** The two rows there is most of, in their order: what a map is opened on. */
+export function twoLargest(formula: Formula): readonly [string, string] {
+  const [a = 0, b = 1] = formula.lines
+    .map((_, i) => i)
+    .sort((i, j) => (formula.lines[j]?.grams ?? 0) - (formula.lines[i]?.grams ?? 0))
+    .slice(0, 2)
+    .sort((i, j) => i - j);
+  return [`g${a}`, `g${b}`];
+}
