@@ -23,6 +23,15 @@ const open = (name) => async (page) => {
 /** The pictures: file name, size of the window, and how to get there. */
 const PICTURES = [
   { file: 'formulas', size: DESK, go: (page) => page.goto('/') },
+  {
+    file: 'brief',
+    size: DESK,
+    go: async (page) => {
+      await open('Feast day gloss')(page);
+      await page.getByRole('link', { name: 'Brief', exact: true }).click();
+      await page.getByTestId('starts').getByText('all tried').waitFor();
+    },
+  },
   { file: 'balance', size: DESK, go: open('Millrace éclair gloss') },
   {
     file: 'swap',

@@ -66,3 +66,30 @@ test('a formula deleted on another tablet is told', async ({ page }) => {
   await gramsOf(page, 'Whipping cream').fill('250');
   await expect(page.getByRole('alert').filter({ hasText: 'deleted on another tablet' })).toBeVisible();
 });
+
+test('going back shows what was saved last, not what the browser kept', async ({ page, silent }) => {
+  const id = await openFormula(page);
+  await gramsOf(page, 'Dark couverture').fill('211');
+  await saved(page);
+  await page.getByRole('link', { name: /Dark Pour/ }).click();
+  await page.waitForURL((url) => url.pathname === '/');
+  await expect(page.getByRole('heading', { name: 'Formulas' })).toBeVisible();
+  await page.goBack();
+  await page.waitForURL(/balance$/);
+  await expect(gramsOf(page, 'Dark couverture')).toHaveValue('211');
+  await gramsOf(page, 'Dark couverture').fill('212');
+  await saved(page);
+  expect((await kept(page, id)).file.lines[0]?.grams).toBe(212);
+  await page.getByRole('link', { name: 'Brief' }).click();
+  await page.waitForURL(/brief$/);
+  await page.getByLabel('Coat pastry: how many', { exact: true }).fill('33');
+  await page.getByRole('button', { name: 'Open on the bench' }).click();
+  await page.waitForURL(/balance$/);
+  await page.goBack();
+  await page.waitForURL(/brief$/);
+  await expect(page.getByLabel('Coat pastry: how many', { exact: true })).toHaveValue('33');
+  await page.getByLabel('Coat pastry: how many', { exact: true }).fill('34');
+  await page.getByRole('button', { name: 'Open on the bench' }).click();
+  await page.waitForURL(/balance$/);
+  expect(silent).toEqual([]);
+});

@@ -10,6 +10,7 @@ import { Key } from '@/ui/button';
 import { significant, waterActivity } from '@/ui/format';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { useMeasureSystem } from '@/ui/use-measure-system';
+import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
 import type { Household } from '@/workers/balance.worker';
 import { BenchBar } from './bench-bar';
 import type { OpenSheet } from './bench-sheets';
@@ -74,6 +75,7 @@ export function BalanceScreen({
   opened: { revision: number; baseId: string | null; file: FormulaFile };
   ingredients: readonly Ingredient[];
 }) {
+  useRefreshOnReturn();
   const [added, setAdded] = useState<readonly Ingredient[]>([]);
   const all = useMemo(() => [...ingredients, ...added], [ingredients, added]);
   const larder = useMemo(() => new Map(all.map((ingredient) => [ingredient.id, ingredient])), [all]);

@@ -10,6 +10,7 @@ import { grams } from '@/ui/format';
 import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
+import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
 import { AmountPanel } from './amount-panel';
 import { AsItIs } from './as-it-is';
 import { BriefCurve } from './brief-curve';
@@ -37,6 +38,7 @@ export function BriefScreen({
   formulas: readonly OwnFormula[];
   ingredients: readonly Ingredient[];
 }) {
+  useRefreshOnReturn();
   const [kitchenC] = useKitchenTemperature();
   const belongs = of !== undefined && !isFor;
   const start = useMemo(() => of?.file.brief ?? usualBrief(kitchenC, of?.file.use), [of, kitchenC]);

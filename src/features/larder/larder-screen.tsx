@@ -10,6 +10,7 @@ import { IngredientForm } from '@/ui/ingredient/ingredient-form';
 import { BLANK } from '@/ui/ingredient/ingredient-values';
 import { Sheet } from '@/ui/sheet';
 import { TopBar } from '@/ui/top-bar';
+import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
 import { ImportSheet } from './import-sheet';
 import { IngredientSheet } from './ingredient-sheet';
 import { addIngredient, removeIngredient, saveIngredient } from './larder-requests';
@@ -31,6 +32,7 @@ export function LarderScreen({
   ingredients: readonly StoredIngredient[];
   usedIn: Readonly<Record<string, readonly { id: string; name: string }[]>>;
 }) {
+  useRefreshOnReturn();
   const router = useRouter();
   const [filter, setFilter] = useState(EVERYTHING);
   const [over, setOver] = useState<Over | undefined>();

@@ -10,6 +10,7 @@ import type { Ingredient } from '@/formats/ingredient';
 import { findRecipe } from '@/formats/recipe-json-ld';
 import { Button } from '@/ui/button';
 import { TopBar } from '@/ui/top-bar';
+import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
 import { FormulaCard } from './formula-card';
 import { archiveFormula, copyFormula, createFormula, deleteFormula, restoreFormula } from './formula-requests';
 import type { FormulaSummary } from './formula-summary';
@@ -27,6 +28,7 @@ export function LibraryScreen({
   formulas: readonly FormulaSummary[];
   ingredients: readonly Ingredient[];
 }) {
+  useRefreshOnReturn();
   const router = useRouter();
   const [query, setQuery] = useState('');
   const [tag, setTag] = useState('');

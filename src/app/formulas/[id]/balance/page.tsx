@@ -22,7 +22,8 @@ export default async function BalancePage({ params }: Props) {
   if (!formula) notFound();
   return (
     <BalanceScreen
-      key={id}
+      // A revision saved elsewhere is another page: nothing of the old one may stay.
+      key={`${id} ${formula.revision}`}
       id={id}
       opened={{ revision: formula.revision, baseId: formula.baseId, file: formula.file }}
       ingredients={await listIngredients(db)}

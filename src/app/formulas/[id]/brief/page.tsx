@@ -18,7 +18,7 @@ export default async function BriefPage({ params }: Props) {
   if (!of) notFound();
   return (
     <BriefScreen
-      key={id}
+      key={`${id} ${of.revision}`}
       of={{ id, revision: of.revision, file: of.file }}
       isFor={false}
       formulas={(await listFormulas(db))
