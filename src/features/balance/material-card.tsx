@@ -3,6 +3,8 @@
 import dynamic from 'next/dynamic';
 import type { ReactNode } from 'react';
 import { Button } from '@/ui/button';
+import { NumberField } from '@/ui/number-field';
+import type { AmountRules } from '@/ui/parse-amount';
 import type { Compared } from './curve-view';
 
 /** How the material is looked at. */
@@ -14,12 +16,9 @@ const VIEWS: readonly (readonly [MaterialView, string])[] = [
   ['map', 'Map'],
 ];
 
-/** Resting times the curve can be drawn for, h. */
-const RESTS: readonly (readonly [number, string])[] = [
-  [0.3, 'fresh'],
-  [4, '4 h'],
-  [24, '24 h'],
-];
+/** Hours after which a poured batch still counts as fresh. */
+const FRESH_H = 0.3;
+const RESTED: AmountRules = { least: 0.1, most: 2000, unit: 'h', units: { h: 1, min: 1 / 60, d: 24 }, example: '24' };
 
 /** Charts come after the screen: the pan can be typed into before they are there. */
 export const LaterDayChart = dynamic(() => import('./day-chart').then(({ DayChart }) => DayChart), { ssr: false });
@@ -83,7 +82,22 @@ export function MaterialCard({
         <Choice label="View" value={view} options={VIEWS} onChoose={onView} />
         {view === 'curve' && (
           <div className="flex items-center gap-1">
-            <Choice label="Rested at each temperature" value={rested} options={RESTS} onChoose={onRested} />
+            <button
+              type="button"
+              aria-pressed={rested === FRESH_H}
+              onClick={() => onRested(FRESH_H)}
+              className="min-h-11 rounded-md border border-transparent px-2 text-[13px] aria-pressed:border-rule aria-pressed:bg-sheet aria-pressed:font-semibold"
+            >
+              fresh
+            </button>
+            <NumberField
+              label="Hours rested at each temperature"
+              value={rested}
+              rules={RESTED}
+              write={(hours) => String(Math.round(hours * 100) / 100)}
+              onValue={(hours) => hours !== undefined && onRested(hours)}
+              className="w-[76px]"
+            />
             <Button
               look="bare"
               className="!px-2 text-[13px]"

@@ -121,6 +121,7 @@ export function BriefScreen({
               answer={proposals.answer}
               share={proposals.share}
               stopped={proposals.stopped}
+              fault={proposals.fault}
               larder={larder}
               batchKg={plan.size.weighedG / 1000}
               chosen={chosen?.id}

@@ -29,6 +29,7 @@ export function StartList({
   answer,
   share,
   stopped,
+  fault,
   larder,
   batchKg,
   chosen,
@@ -39,6 +40,7 @@ export function StartList({
   answer: Answer | undefined;
   share: number;
   stopped: boolean;
+  fault: string | undefined;
   larder: ReadonlyMap<string, Ingredient>;
   batchKg: number;
   chosen: string | undefined;
@@ -67,6 +69,14 @@ export function StartList({
           )}
         </span>
       </div>
+      {fault && (
+        <p role="alert" className="mb-2 rounded-lg bg-off-wash px-3 py-2 text-[13.5px] text-off">
+          {fault}{' '}
+          <button type="button" className="font-medium underline" onClick={onAgain}>
+            Try again
+          </button>
+        </p>
+      )}
       <ul>
         {starts.map((start) => (
           <li key={start.id} className="border-rule border-t">

@@ -16,6 +16,7 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
   const [share, setShare] = useState(0);
   const [stopped, setStopped] = useState(false);
   const [asks, setAsks] = useState(0);
+  const [fault, setFault] = useState<string | undefined>();
 
   const close = () => {
     worker.current?.thread.terminate();
@@ -28,6 +29,7 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
   useEffect(() => {
     let wanted = true;
     setStopped(false);
+    setFault(undefined);
     setShare(0);
     const timer = setTimeout(async () => {
       if (!worker.current) {
@@ -41,10 +43,14 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
         setAnswer(found);
         setShare(done);
       });
-      const last = await worker.current.door.propose({ brief, pinned }, told);
-      if (!wanted || !last) return;
-      setAnswer(last);
-      setShare(1);
+      try {
+        const last = await worker.current.door.propose({ brief, pinned }, told);
+        if (!wanted || !last) return;
+        setAnswer(last);
+        setShare(1);
+      } catch (error) {
+        if (wanted) setFault(`The search stopped: ${(error as Error).message}`);
+      }
     }, REST_MS);
     return () => {
       wanted = false;
@@ -56,6 +62,8 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
     answer,
     share,
     stopped,
+    /** why nothing more comes, if it does not */
+    fault,
     stop: () => {
       close();
       setStopped(true);

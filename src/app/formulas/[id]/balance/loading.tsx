@@ -1,12 +1,5 @@
-import { TopBar } from '@/ui/top-bar';
+import { Opening } from '@/ui/opening';
 
 export default function Loading() {
-  return (
-    <>
-      <TopBar />
-      <p role="status" className="p-8 text-mute">
-        Opening the formula…
-      </p>
-    </>
-  );
+  return <Opening what="the formula" />;
 }
