@@ -69,6 +69,21 @@ test('gates that exclude each other are told, with what would help, and nothing 
   expect(silent).toEqual([]);
 });
 
+test('other pieces of the same use add up, and are taken out again', async ({ page, silent }) => {
+  await newBrief(page);
+  const one = await toMake(page);
+  await page.getByRole('button', { name: 'Coat pastry: and other pieces' }).click();
+  await page.getByLabel('Coat pastry 2: counted as').selectOption('dome');
+  await field(page, 'Coat pastry 2: how many').fill('30');
+  await field(page, 'Coat pastry 2: diameter').fill('6');
+  await expect.poll(() => toMake(page)).toBeGreaterThan(1.5 * one);
+  await expect(page.getByTestId('amount')).toContainText('30 ×');
+  await expect(page.getByTestId('gate-cards').getByRole('listitem').filter({ hasText: 'fluidity' })).toHaveCount(2);
+  await page.getByRole('button', { name: 'Coat pastry 2: take it out' }).click();
+  await expect.poll(() => toMake(page)).toBe(one);
+  expect(silent).toEqual([]);
+});
+
 test('senseless numbers get a word beside the field and keep what was typed', async ({ page, silent }) => {
   await newBrief(page);
   const before = await toMake(page);

@@ -111,6 +111,13 @@ export function briefTargets(brief: Brief, portionG: number): BriefTargets {
       const { name: moment } = momentFor(job, from.at, brief.kitchenC, moments);
       const { quantity, low, high } = from;
       if (low === undefined && high === undefined) continue;
+      // Other pieces of the same coat ask the same: once is enough.
+      const asked = (each: BriefGate) =>
+        each.gate.moment === moment &&
+        each.gate.quantity === quantity &&
+        each.gate.low === low &&
+        each.gate.high === high;
+      if (gates.some(asked)) continue;
       gates.push({ gate: { moment, quantity, low, high }, job: index, from });
     }
   });

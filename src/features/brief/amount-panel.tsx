@@ -15,7 +15,7 @@ export function AmountPanel({ brief, size }: { brief: Brief; size: BatchSize }) 
   const { finishedG, evaporationG, bowlG, reserveG, weighedG, doubtG, pans, panG } = size;
   const parts = [
     ...brief.jobs.map((job, i) => ({
-      key: job.use,
+      key: `${job.use} ${i}`,
       name: job.what.trim() || JOB_WORDS[job.use].things,
       g: (size.jobs[i]?.usedG ?? 0) + (size.jobs[i]?.runOffG ?? 0),
       fill: i % 2 === 0 ? 'var(--color-pour-drawn)' : 'color-mix(in oklab, var(--color-pour-drawn) 72%, white)',
@@ -51,7 +51,8 @@ export function AmountPanel({ brief, size }: { brief: Brief; size: BatchSize }) 
           const amount = size.jobs[i];
           if (!amount) return null;
           return (
-            <li key={job.use} className="flex items-center justify-between gap-2">
+            // biome-ignore lint/suspicious/noArrayIndexKey: two jobs may be alike; their place tells them apart
+            <li key={i} className="flex items-center justify-between gap-2">
               <UseDrawing use={job.use} className="h-7 w-10 shrink-0" />
               <span className="flex-1">
                 {JOB_WORDS[job.use].name}, {job.count} × <span className="read">{grams(amount.eachG)} g</span>

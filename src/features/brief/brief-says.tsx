@@ -1,5 +1,6 @@
-import type { Overruled } from '@/core/brief/job';
+import type { Job, Overruled } from '@/core/brief/job';
 import type { BriefPlan } from '@/core/brief/plan';
+import { MOST_JOBS } from '@/formats/brief';
 import { Button } from '@/ui/button';
 import { BriefGates } from './brief-gates-view';
 import { kitchenWord } from './brief-words';
@@ -7,6 +8,11 @@ import { JobSentence } from './job-sentence';
 import type { OpenBrief } from './use-brief';
 import { UseCards } from './use-cards';
 import { MakingSentence, WishSentence } from './wish-sentence';
+
+/** Each job with which of its use it is: two may be alike in all else. */
+function numbered(jobs: readonly Job[]): { job: Job; nth: number }[] {
+  return jobs.map((job, i) => ({ job, nth: 1 + jobs.slice(0, i).filter((each) => each.use === job.use).length }));
+}
 
 /** What is said: the uses, their sentences, the wishes, the making, and what that asks of the curve. */
 export function BriefSays({
@@ -40,13 +46,16 @@ export function BriefSays({
       )}
       <UseCards jobs={brief.jobs} onToggle={open.toggle} />
       <div className="space-y-3">
-        {brief.jobs.map((job, i) => (
+        {numbered(brief.jobs).map(({ job, nth }, i) => (
           <JobSentence
-            key={job.use}
+            key={`${job.use} ${nth}`}
             job={job}
+            nth={nth}
             kitchenC={brief.kitchenC}
             onJob={(change) => open.job(i, change)}
             onKitchen={i === 0 ? open.kitchen : undefined}
+            onMore={brief.jobs.length < MOST_JOBS ? () => open.more(i) : undefined}
+            onRemove={brief.jobs.length > 1 ? () => open.remove(i) : undefined}
           />
         ))}
       </div>

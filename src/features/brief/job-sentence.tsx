@@ -31,25 +31,34 @@ const EXTENT_WORDS = { coat: 'thick', depth: 'deep', height: 'high' } as const;
 /** One job as a sentence that is being completed. */
 export function JobSentence({
   job,
+  nth,
   kitchenC,
   onJob,
   onKitchen,
+  onMore,
+  onRemove,
 }: {
   job: Job;
+  /** which of the jobs with this use it is, from 1 */
+  nth: number;
   kitchenC: number;
   onJob: (change: Partial<Job>) => void;
   /** only the first sentence speaks of the kitchen */
   onKitchen: ((kitchenC: number) => void) | undefined;
+  /** one more of this use, for other pieces; nothing where there is no room */
+  onMore: (() => void) | undefined;
+  /** nothing for the only job */
+  onRemove: (() => void) | undefined;
 }) {
   const facts = JOB_FACTS[job.use];
   const words = JOB_WORDS[job.use];
-  const label = (what: string) => `${words.name}: ${what}`;
+  const label = (what: string) => `${words.name}${nth > 1 ? ` ${nth}` : ''}: ${what}`;
   const { fields, sided } = portionKind(job.portion);
   const isKitchenWarm = facts.workC === undefined;
   return (
     <div
       className="font-head text-[1.42rem] leading-[2.05] font-medium tracking-tight text-pretty"
-      data-testid={`job-${job.use}`}
+      data-testid={`job-${job.use}${nth > 1 ? `-${nth}` : ''}`}
     >
       {words.verb}{' '}
       <NumberField
@@ -190,6 +199,28 @@ export function JobSentence({
         </>
       )}
       .
+      <span className="font-sans text-[0.92rem] tracking-normal whitespace-nowrap">
+        {onMore && (
+          <button
+            type="button"
+            className="min-h-9 px-2 text-mute hover:text-ink"
+            aria-label={label('and other pieces')}
+            onClick={onMore}
+          >
+            + other pieces
+          </button>
+        )}
+        {onRemove && (
+          <button
+            type="button"
+            className="min-h-9 px-2 text-mute hover:text-ink"
+            aria-label={label('take it out')}
+            onClick={onRemove}
+          >
+            × take out
+          </button>
+        )}
+      </span>
     </div>
   );
 }

@@ -79,7 +79,16 @@ export function useBrief(start: Brief, place: string) {
     change,
     job: (index: number, next: Partial<Job>) =>
       change((now) => ({ ...now, jobs: now.jobs.map((job, i) => (i === index ? { ...job, ...next } : job)) })),
-    /** takes a use in or out; the last one stays */
+    /** one more of the same use, for other pieces */
+    more: (index: number) =>
+      change((now) => {
+        const job = now.jobs[index];
+        if (!job || now.jobs.length >= MOST_JOBS) return now;
+        return { ...now, jobs: now.jobs.toSpliced(index + 1, 0, { ...job, what: '' }) };
+      }),
+    remove: (index: number) =>
+      change((now) => (now.jobs.length > 1 ? { ...now, jobs: now.jobs.toSpliced(index, 1) } : now)),
+    /** takes a use in or out, with all its pieces; the last one stays */
     toggle: (use: JobUse) =>
       change((now) => {
         const jobs = now.jobs.filter((job) => job.use !== use);

@@ -123,6 +123,16 @@ describe('moments of a brief', () => {
     }
   });
 
+  it('other pieces of the same coat ask the same once, of another coat once more', () => {
+    const one = briefTargets(briefOf([jobOf('coat')]), 20).gates;
+    const two = briefTargets(briefOf([jobOf('coat'), jobOf('coat', { portion: 'dome', sizes: { diameter: 6 } })]), 20);
+    expect(two.gates.map(({ gate: each }) => each)).toEqual(one.map(({ gate: each }) => each));
+    expect(two.moments).toHaveLength(3);
+    const thicker = briefTargets(briefOf([jobOf('coat'), jobOf('coat', { mm: 2.5 })]), 20);
+    expect(thicker.gates).toHaveLength(2 * one.length);
+    expect(thicker.moments).toHaveLength(3);
+  });
+
   it('what is worked at room temperature follows the kitchen, what is poured does not', () => {
     const at = (kitchenC: number, use: JobUse) =>
       briefTargets(briefOf([jobOf(use)], { kitchenC }), 20).moments[1]?.temperatureC;
