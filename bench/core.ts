@@ -131,7 +131,7 @@ CASES.push(
     run: () => balance(twelve),
   },
   {
-    name: 'doubt, 2,000 draws x 64 temperatures',
+    name: 'doubt, 2,000 draws along the curve',
     aimUs: 300_000,
     run: () => monteCarlo(ten, { restedHours: 24, seed: 1, draws: 2000 }),
   },

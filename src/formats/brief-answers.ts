@@ -1,46 +1,13 @@
-import type { Brief } from '@/core/brief/brief';
 import { planBrief } from '@/core/brief/plan';
-import { type Candidate, compareProposals, judge, type Proposal } from '@/core/brief/proposals';
-import { type MissingPart, startingPoints } from '@/core/brief/starting-points';
-import { COMPONENT_INDEX } from '@/core/matter/components';
+import { compareProposals, judge, type Proposal } from '@/core/brief/proposals';
+import type { MissingPart } from '@/core/brief/starting-points';
 import { resistanceCurve } from '@/core/predict/curve';
-import { type Formula, finishedComponents } from '@/core/predict/formula';
 import { chocolateColour } from '@/core/shine/colour';
-import { breaks } from '@/core/swap/restrictions';
-import { type ScaledBatch, scaleBatch } from '@/core/yields/scaling';
+import type { ScaledBatch } from '@/core/yields/scaling';
+import { type Asked, familyCandidates, ownCandidates, type Shelf, type Source } from './brief-candidates';
 import type { FormulaFile } from './formula-file';
-import type { Ingredient } from './ingredient';
-import { resolveFormula } from './resolve-formula';
 
-/** A formula of the kitchen that a brief may start from. */
-export interface OwnFormula {
-  readonly id: string;
-  readonly file: FormulaFile;
-}
-
-/** All that is at hand. */
-export interface Shelf {
-  readonly formulas: readonly OwnFormula[];
-  readonly ingredients: readonly Ingredient[];
-}
-
-/** What is asked of the worker. */
-export interface Asked {
-  readonly brief: Brief;
-  /** the formula the brief is for: it comes first */
-  readonly pinned?: string | undefined;
-}
-
-/** What a proposal was made from. */
-interface Source {
-  readonly id: string;
-  readonly name: string;
-  readonly own: FormulaFile | undefined;
-  readonly lines: FormulaFile['lines'];
-  readonly process: FormulaFile['process'];
-  readonly scaled?: ScaledBatch | undefined;
-  readonly evaporationG: number;
-}
+export type { Asked, OwnFormula, Shelf } from './brief-candidates';
 
 /** A proposal as the screen shows it and the bench takes it over. */
 export interface Start {
@@ -81,100 +48,6 @@ const MOST_CHANGE = 6;
 const CURVE_STEP = 3;
 const RESTED_H = 24;
 
-/** What a formula is thickened with, beside its chocolate. */
-function thickenerOf(formula: Formula): 'chocolate' | 'starch' | 'gelatin' {
-  const parts = finishedComponents(formula);
-  const mass = parts.reduce((sum, grams) => sum + grams, 0);
-  const share = (name: 'starch' | 'gelatin') => (parts[COMPONENT_INDEX[name]] as number) / mass;
-  return share('gelatin') > 0.002 ? 'gelatin' : share('starch') > 0.004 ? 'starch' : 'chocolate';
-}
-
-/** Own formulas that break no wish, scaled to the batch, with the gates of the brief. */
-function ownCandidates({ brief, pinned }: Asked, shelf: Shelf, larder: ReadonlyMap<string, Ingredient>) {
-  const { targets, size } = planBrief(brief);
-  const gates = targets.gates.map(({ gate }) => gate);
-  let leftOut = 0;
-  const candidates = shelf.formulas.flatMap(({ id, file }): Candidate<Source>[] => {
-    const rows = file.lines.filter((line) => line.grams > 0);
-    if (rows.length === 0) return [];
-    const known = rows.map(({ ingredient }) => larder.get(ingredient));
-    if (known.some((item, i) => !item && !Object.hasOwn(file.ingredients, rows[i]?.ingredient ?? ''))) return [];
-    const isWelcome = brief.wishes.without.every((wish) => known.every((item) => !item || !breaks(wish, item)));
-    const resolved = resolveFormula({ ...file, lines: rows }, larder);
-    const suits = brief.wishes.thickener === 'any' || brief.wishes.thickener === thickenerOf(resolved);
-    if ((!isWelcome || !suits) && id !== pinned) {
-      leftOut += 1;
-      return [];
-    }
-    const weighedG = rows.reduce((sum, line) => sum + line.grams, 0);
-    const boiled = file.yield?.evaporationGrams ?? 0;
-    const scaled = scaleBatch(
-      resolved.lines,
-      { finishedG: weighedG - boiled, evaporationG: boiled, wantedG: size.finishedG },
-      brief.making,
-      brief.kitchenC,
-    );
-    const lines = rows.map((line, i) => {
-      const factor = (scaled.grams[i] ?? line.grams) / line.grams;
-      const limit = (grams: number | undefined) => (grams === undefined ? undefined : tenth(grams * factor));
-      return {
-        ...line,
-        grams: tenth(scaled.grams[i] ?? line.grams),
-        minGrams: limit(line.minGrams),
-        maxGrams: limit(line.maxGrams),
-      };
-    });
-    const water = larder.get('water');
-    const withWater =
-      scaled.extraWaterG >= 0.5 && water
-        ? [...lines, { ingredient: 'water', grams: tenth(scaled.extraWaterG), locked: false }]
-        : lines;
-    const formula = {
-      ...resolveFormula({ ...file, lines: withWater }, larder),
-      moments: targets.moments,
-      gates,
-      evaporationG: scaled.evaporationG,
-    };
-    const of = {
-      id,
-      name: file.name,
-      own: file,
-      lines: withWater,
-      process: file.process,
-      scaled,
-      evaporationG: scaled.evaporationG,
-    };
-    return [{ of, formula }];
-  });
-  return { candidates: candidates.sort((a, b) => Number(b.of.id === pinned) - Number(a.of.id === pinned)), leftOut };
-}
-
-const tenth = (grams: number) => Math.round(grams * 10) / 10;
-
-/** Families built from the larder for these gates. */
-function familyCandidates({ brief }: Asked, shelf: Shelf) {
-  const { targets, size } = planBrief(brief);
-  const { points, missing } = startingPoints(brief, targets, shelf.ingredients, size);
-  const candidates = points.map(({ family, rows, formula }): Candidate<Source> => {
-    const lines = rows.map(({ ingredient, stage }, i) => ({
-      ingredient,
-      grams: formula.lines[i]?.grams ?? 0,
-      locked: false,
-      stage,
-    }));
-    const of = {
-      id: `family:${family.id}`,
-      name: family.name,
-      own: undefined,
-      lines,
-      process: formula.process,
-      evaporationG: size.evaporationG,
-    };
-    return { of, formula };
-  });
-  return { candidates, missing };
-}
-
 /** Of two that stand alike, what the kitchen knows comes first. */
 const ownFirst = (a: Proposal<Source>, b: Proposal<Source>) =>
   Number(a.of.own === undefined) - Number(b.of.own === undefined);
@@ -214,8 +87,9 @@ function startOf({ of, grams, prediction, lands, moved, change }: Proposal<Sourc
  */
 export function* answersTo(asked: Asked, shelf: Shelf): Generator<{ readonly answer: Answer; readonly share: number }> {
   const larder = new Map(shelf.ingredients.map((ingredient) => [ingredient.id, ingredient]));
-  const own = ownCandidates(asked, shelf, larder);
-  const families = familyCandidates(asked, shelf);
+  const plan = planBrief(asked.brief);
+  const own = ownCandidates(asked, plan, shelf, larder);
+  const families = familyCandidates(asked, plan, shelf);
   const pinned = own.candidates.filter(({ of }) => of.id === asked.pinned);
   const others = own.candidates.filter(({ of }) => of.id !== asked.pinned);
   const found = new Map<string, Proposal<Source>>();

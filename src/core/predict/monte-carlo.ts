@@ -53,6 +53,8 @@ export interface DoubtOptions {
 
 /** Draws between two yields. */
 const BREATH = 256;
+/** The band of the curve is drawn at every so many of its temperatures; between them it runs straight in logarithms. */
+const EVERY = 2;
 const LOW = 0.1;
 const HIGH = 0.9;
 
@@ -61,6 +63,24 @@ function bandOf(samples: Float64Array): DoubtBand {
   samples.sort();
   const at = (share: number) => samples[Math.round(share * (samples.length - 1))] as number;
   return { low: at(LOW), high: at(HIGH) };
+}
+
+/** Values known at some places of a list, filled in between them in logarithms. */
+function between(
+  places: readonly { readonly i: number }[],
+  valueAt: (k: number) => number,
+  length: number,
+): Float64Array {
+  const filled = new Float64Array(length);
+  places.forEach(({ i }, k) => {
+    filled[i] = valueAt(k);
+    const before = places[k - 1]?.i ?? i;
+    for (let j = before + 1; j < i; j++) {
+      const share = (j - before) / (i - before);
+      filled[j] = Math.exp((1 - share) * Math.log(valueAt(k - 1)) + share * Math.log(valueAt(k)));
+    }
+  });
+  return filled;
 }
 
 /** How far off the model is in one draw, in standard deviations. */
@@ -114,13 +134,16 @@ export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<n
   const base = finishedComponents(formula);
   const directions = inputDoubts(formula.lines);
   const climates = curveClimates(restedHours);
+  const drawn = climates.flatMap((climate, i) =>
+    i % EVERY === 0 || i === climates.length - 1 ? [{ climate, i }] : [],
+  );
   const momentClimates = formula.moments.map(({ temperatureC, history }) => climateAt(temperatureC, history));
   const massG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
   const cost = formula.lines.reduce((sum, line) => sum + line.grams * (line.priceEurPerKg ?? 0), 0);
   const subjectOf = formula.gates.map((gate) => formula.moments.findIndex(({ name }) => name === gate.moment));
 
   const samples = () => new Float64Array(draws);
-  const curve = climates.map(samples);
+  const curve = drawn.map(samples);
   const moments = formula.moments.map(() => MOMENT_QUANTITIES.map(samples));
   const gates = formula.gates.map(samples);
   const landings = new Array<number>(formula.gates.length).fill(0);
@@ -137,8 +160,8 @@ export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<n
     const batch = prepareBatch(grams, formula.process);
     const doubt = modelDoubt(batch.mixture);
     const error = { warm: normal(), cold: normal(), waterActivity: normal(), shine: normal() };
-    climates.forEach((climate, i) => {
-      (curve[i] as Float64Array)[draw] = offFlow(flowIn(batch, climate), doubt, error).resistancePa;
+    drawn.forEach(({ climate }, k) => {
+      (curve[k] as Float64Array)[draw] = offFlow(flowIn(batch, climate), doubt, error).resistancePa;
     });
     const subjects = momentClimates.map((climate) => ({
       mixture: batch.mixture,
@@ -167,8 +190,8 @@ export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<n
     draws,
     curve: {
       temperatureC: Float64Array.from(climates, ({ temperatureC }) => temperatureC),
-      lowPa: Float64Array.from(bands, ({ low }) => low),
-      highPa: Float64Array.from(bands, ({ high }) => high),
+      lowPa: between(drawn, (k) => bands[k]?.low ?? 0, climates.length),
+      highPa: between(drawn, (k) => bands[k]?.high ?? 0, climates.length),
     },
     moments: moments.map(
       (byQuantity) =>

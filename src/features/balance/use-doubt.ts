@@ -10,7 +10,7 @@ import type { DoubtDoor } from '@/workers/doubt.worker';
 const SEED = 1;
 const DRAWS = 2000;
 /** Rest after the last edit before the full drawing begins, ms. */
-const REST_MS = 120;
+const REST_MS = 80;
 
 /**
  * The full drawing of a formula's doubt, from a worker, once it has rested. Nothing until then: the screen shows the first-order band.

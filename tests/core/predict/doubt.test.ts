@@ -9,7 +9,7 @@ import { monteCarlo } from '@/core/predict/monte-carlo';
 import { changeByMore, sensitivity } from '@/core/predict/sensitivity';
 import { flowAt, prepareBatch } from '@/core/predict/state';
 import { normalNumbers, seededNumbers } from '@/core/random';
-import { CREAM_35, DARK_60, MILK } from '../../support/kitchen';
+import { CREAM_35, DARK_60, formulaOf, MILK } from '../../support/kitchen';
 
 const line = (
   parts: Record<string, number>,
@@ -160,6 +160,29 @@ describe('drawing', () => {
     for (const count of inside) {
       expect(count / truths).toBeGreaterThan(0.7);
       expect(count / truths).toBeLessThan(0.93);
+    }
+  });
+
+  it('the band of the curve is filled in between the temperatures it was drawn at, without a kink', () => {
+    const { curve } = monteCarlo(
+      formulaOf([
+        ['dark-couverture-60', 200],
+        ['cream-35', 200],
+      ]),
+      {
+        restedHours: 24,
+        seed: 3,
+        draws: 400,
+      },
+    );
+    expect(curve.lowPa).toHaveLength(64);
+    for (let i = 0; i < 64; i++) {
+      expect(curve.lowPa[i]).toBeGreaterThan(0);
+      expect(curve.highPa[i]).toBeGreaterThan(curve.lowPa[i] as number);
+    }
+    for (let i = 1; i < 62; i += 2) {
+      const [before, here, after] = [i - 1, i, i + 1].map((j) => Math.log(curve.lowPa[j] as number));
+      expect(here).toBeCloseTo(((before as number) + (after as number)) / 2, 9);
     }
   });
 
