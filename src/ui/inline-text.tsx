@@ -16,6 +16,8 @@ export function InlineText({
     <input
       aria-label={label}
       className="field-sizing-content h-9 leading-none min-w-[3ch] max-w-full rounded-t-md border-enamel border-b-2 bg-transparent px-1 text-enamel placeholder:text-enamel hover:bg-enamel-wash"
+      // For browsers that do not size a field by what stands in it.
+      size={Math.max((value || placeholder).length, 3)}
       value={value}
       placeholder={placeholder}
       maxLength={longest}

@@ -124,6 +124,8 @@ export function NumberField({
           id={id}
           inputMode={rules.unitNeeded ? 'text' : 'decimal'}
           autoComplete="off"
+          // For browsers that do not size a field by what stands in it.
+          size={look === 'inline' ? Math.max((shown || placeholder || '').length, 2) : undefined}
           className={`read min-w-0 bg-transparent focus-visible:outline-none ${LOOKS[look].input}`}
           value={shown}
           placeholder={placeholder}

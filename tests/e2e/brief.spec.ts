@@ -238,3 +238,17 @@ test('wishes nothing on the shelf can fulfil are told with what is missing', asy
   await expect(page.getByText('The pan is empty.')).toBeVisible();
   expect(silent).toEqual([]);
 });
+
+test('the search can be stopped and goes on', async ({ page, silent }) => {
+  await newBrief(page);
+  // Wishes nothing fulfils keep it busy for a while.
+  await page.getByLabel('Shine', { exact: true }).selectOption('high');
+  await page.getByLabel('Cocoa at least', { exact: true }).fill('70');
+  const starts = page.getByTestId('starts');
+  await starts.getByRole('button', { name: 'Stop' }).click();
+  await expect(starts.getByRole('status')).toContainText('stopped');
+  await starts.getByRole('button', { name: 'Go on' }).click();
+  await allTried(page);
+  await expect(page.locator('[data-start]').first()).toContainText('✕ misses');
+  expect(silent).toEqual([]);
+});

@@ -43,6 +43,31 @@ describe('gates from the job', () => {
     }
   });
 
+  it.each([
+    ['coat', 150, 20_000],
+    ['glaze', 100, 6000],
+    ['dip', 300, 30_000],
+    ['cover', 225, 30_000],
+  ] as const)('%s once set must not slip from about %d Pa and bite up to %d Pa', (use, low, high) => {
+    const own = gate(jobGates(jobOf(use)), 'eat.yieldStressPa');
+    expect((own?.low ?? 0) / low).toBeCloseTo(1, 1);
+    expect(own?.high).toBe(high);
+  });
+
+  it('a slice stands ten times over, so that its side is clean, and is never asked to be softer than 400 Pa', () => {
+    const own = (mm: number) => gate(jobGates(jobOf('tart', { mm })), 'eat.yieldStressPa')?.low ?? 0;
+    expect(own(20) / (10 * yieldToStand(20, BRIEF_DENSITY))).toBeCloseTo(1, 2);
+    expect(own(4)).toBe(400);
+  });
+
+  it('a pool of the same depth runs further from a thinner sauce', () => {
+    const pool = (diameter: number) => jobGates(jobOf('pool', { sizes: { diameter } }));
+    expect(gate(pool(24), 'work.apparentViscosityPaS')?.high).toBeLessThan(
+      gate(pool(12), 'work.apparentViscosityPaS')?.high ?? 0,
+    );
+    expect(gate(pool(24), 'work.yieldStressPa')?.high).toBeLessThan(gate(pool(12), 'work.yieldStressPa')?.high ?? 0);
+  });
+
   it('2.5 mm on a side would hang for good at 27 Pa', () => {
     expect(yieldForCoat(2.5, 1100)).toBeCloseTo(27, 0);
     const own = gate(jobGates(jobOf('coat', { mm: 2.5 })), 'work.yieldStressPa');
