@@ -75,7 +75,7 @@ export function AmountPanel({ brief, size }: { brief: Brief; size: BatchSize }) 
         {evaporationG > 0.5 && (
           <>
             {grams(Math.round(evaporationG))} g of water {brief.making.heat === 'boil' ? 'boils' : 'simmers'} off: weigh
-            in <span className="read">{honest(weighedG, doubtG)} g</span>.{' '}
+            in <span className="read">{grams(Math.round(weighedG))} g</span>.{' '}
           </>
         )}
         {pans > 1 ? (
