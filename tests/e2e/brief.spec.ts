@@ -69,6 +69,21 @@ test('gates that exclude each other are told, with what would help, and nothing 
   expect(silent).toEqual([]);
 });
 
+test('a new brief begins in this kitchen, and what was said is there after a reload', async ({ page, silent }) => {
+  await page.goto('/');
+  await page.evaluate(() => localStorage.setItem('dark-pour:kitchen', '27'));
+  await newBrief(page);
+  await expect(field(page, 'Kitchen temperature')).toHaveValue('27');
+  await expect(page.getByText('cocoa butter hardly sets')).toBeVisible();
+  await field(page, 'Coat pastry: what').fill('lock-keeper’s éclairs');
+  await page.reload();
+  await expect(field(page, 'Coat pastry: what')).toHaveValue('lock-keeper’s éclairs');
+  await page.getByRole('button', { name: 'Begin anew' }).click();
+  await expect(field(page, 'Coat pastry: what')).toHaveValue('');
+  await expect(field(page, 'Kitchen temperature')).toHaveValue('27');
+  expect(silent).toEqual([]);
+});
+
 test('other pieces of the same use add up, and are taken out again', async ({ page, silent }) => {
   await newBrief(page);
   const one = await toMake(page);

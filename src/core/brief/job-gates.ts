@@ -42,8 +42,11 @@ export interface JobGate {
   readonly needsPa?: number | undefined;
 }
 
-/** How much more than its own weight a set coat must bear when it is handled (J): 150 Pa at 2 mm. */
-const HANDLING = 6.65;
+/**
+ * How many times its own weight a set coat must bear when it is handled (J): 150 Pa at 2 mm on pastry, 100 Pa at 2.5 mm on a cake that
+ * stands, 300 Pa at 1.7 mm on what is taken by hand.
+ */
+const HANDLING = { coat: 6.65, glaze: 3.55, dip: 15.6, cover: 6.65 } as const;
 /** How much more than standing a slice needs for a clean cut side (J). */
 const CLEAN_SLICE = 10;
 /** mm by which a poured filling may be out of level at its edge (J). */
@@ -56,9 +59,9 @@ type Bare = Omit<JobGate, 'key'>;
 const round = (value: number) => Number(value.toPrecision(3));
 
 /** Least and most of a coat once set: it must not slip, and be bitten softly. */
-const setCoat = (job: Job, most: number): Bare => {
+const setCoat = (job: Job, use: keyof typeof HANDLING, most: number): Bare => {
   const needsPa = yieldForCoat(job.mm, BRIEF_DENSITY);
-  return { at: 'eat', quantity: 'yieldStressPa', low: HANDLING * needsPa, high: most, why: 'stays', needsPa };
+  return { at: 'eat', quantity: 'yieldStressPa', low: HANDLING[use] * needsPa, high: most, why: 'stays', needsPa };
 };
 
 const ofYield = (at: JobMoment, low: number, high: number, why: Why, needsPa?: number): Bare => ({
@@ -128,14 +131,11 @@ function poolGates(job: Job): Bare[] {
 }
 
 const GATES: Readonly<Record<JobUse, (job: Job) => Bare[]>> = {
-  coat: (job) => [...filmGates(job, 'coat'), setCoat(job, 20_000)],
-  glaze: (job) => [
-    ...filmGates(job, 'glaze'),
-    { ...setCoat(job, 6000), low: 3.55 * yieldForCoat(job.mm, BRIEF_DENSITY) },
-  ],
+  coat: (job) => [...filmGates(job, 'coat'), setCoat(job, 'coat', 20_000)],
+  glaze: (job) => [...filmGates(job, 'glaze'), setCoat(job, 'glaze', 6000)],
   nap: (job) => filmGates(job, 'nap'),
   pool: poolGates,
-  dip: (job) => [...filmGates(job, 'dip'), setCoat({ ...job, mm: 2.35 * job.mm }, 30_000)],
+  dip: (job) => [...filmGates(job, 'dip'), setCoat(job, 'dip', 30_000)],
   drink: () => [
     { at: 'work', quantity: 'apparentViscosityPaS', low: 0.1, high: 0.5, why: 'drinks' },
     ofYield('work', 0, 3, 'drinks'),
@@ -159,7 +159,7 @@ const GATES: Readonly<Record<JobUse, (job: Job) => Bare[]>> = {
       ofYield('eat', needsPa, 30_000, 'bites', needsPa),
     ];
   },
-  cover: (job) => [ofYield('work', 150, 2500, 'knife'), setCoat(job, 30_000)],
+  cover: (job) => [ofYield('work', 150, 2500, 'knife'), setCoat(job, 'cover', 30_000)],
   roll: () => [ofYield('work', 5000, 40_000, 'palm')],
   cut: () => [ofYield('work', 20_000, 150_000, 'cuts')],
   whip: () => [ofYield('work', 100, 2500, 'loosens')],

@@ -227,6 +227,9 @@ export const JOB_FACTS: Readonly<Record<JobUse, JobFacts>> = {
   },
 };
 
+/** Uses whose run-off goes with the portion: down the scoop onto the plate, onto the hands. */
+const LOST_ON_THE_WAY: ReadonlySet<JobUse> = new Set(['nap', 'roll']);
+
 /** A job before anything else is said of it. */
 export function usualJob(use: JobUse): Job {
   const { count, portions, mm, sides, eatC, hours, place, sizes } = JOB_FACTS[use];
@@ -242,7 +245,7 @@ export function usualJob(use: JobUse): Job {
     eatC,
     hours,
     place,
-    caught: use !== 'roll',
+    caught: !LOST_ON_THE_WAY.has(use),
     overruled: {},
   };
 }

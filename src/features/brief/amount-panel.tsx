@@ -1,8 +1,12 @@
 import type { Brief } from '@/core/brief/brief';
+import type { JobUse } from '@/core/brief/job';
 import type { BatchSize } from '@/core/yields/batch-size';
 import { grams } from '@/ui/format';
 import { JOB_WORDS } from '@/ui/job-words';
 import { UseDrawing } from './use-drawings';
+
+/** Where what runs off goes. */
+const RUN_OFF_WORDS: Readonly<Partial<Record<JobUse, string>>> = { nap: 'onto the plate', roll: 'sticking to hands' };
 
 /** Whole grams above ten, rounded to what the doubt leaves. */
 function honest(g: number, doubtG: number): string {
@@ -58,7 +62,7 @@ export function AmountPanel({ brief, size }: { brief: Brief; size: BatchSize }) 
                 {JOB_WORDS[job.use].name}, {job.count} × <span className="read">{grams(amount.eachG)} g</span>
                 {amount.runOffG > 0.5 && (
                   <span className="text-mute">
-                    , {job.use === 'roll' ? 'sticking to hands' : 'running off'} {grams(Math.round(amount.runOffG))} g
+                    , {RUN_OFF_WORDS[job.use] ?? 'running off'} {grams(Math.round(amount.runOffG))} g
                   </span>
                 )}
               </span>

@@ -62,13 +62,11 @@ export function newFormula(
   start: Start | undefined,
   own: FormulaFile | undefined,
 ): FormulaFile {
-  const name = start?.isOwn
-    ? `${start.name}, for ${whatFor(brief)}`
-    : (start?.name ?? JOB_WORDS[brief.jobs[0]?.use ?? 'coat'].verb);
+  const from = start?.name ?? JOB_WORDS[brief.jobs[0]?.use ?? 'coat'].name;
   return {
     format: 'dark-pour/formula',
     version: 1,
-    name: (start?.isOwn ? name : `${name} for ${whatFor(brief)}`).slice(0, LONGEST_NAME),
+    name: `${from}${start?.isOwn ? ',' : ''} for ${whatFor(brief)}`.slice(0, LONGEST_NAME),
     note: own?.note,
     tags: own?.tags,
     lines: start?.lines ?? [],

@@ -60,7 +60,7 @@ export function BriefScreen({
   const openChosen = () => void openBench(picked === AS_IT_IS ? 'asItIs' : chosen, chosenFile);
   useHotkeys('mod+enter', openChosen, { enableOnFormTags: true, preventDefault: true });
 
-  // The tablet's kitchen is known only in the browser: until then nothing can be said differently.
+  // Tells when the page listens.
   const [ready, setReady] = useState(false);
   useEffect(() => setReady(true), []);
 
@@ -129,14 +129,16 @@ export function BriefScreen({
               onStop={proposals.stop}
               onAgain={proposals.again}
             />
-            <Button
-              look="bare"
-              className="mt-2 w-full"
-              disabled={busy || belongs}
-              onClick={() => void openBench(undefined, undefined)}
-            >
-              Start with an empty pan
-            </Button>
+            {!belongs && (
+              <Button
+                look="bare"
+                className="mt-2 w-full"
+                disabled={busy}
+                onClick={() => void openBench(undefined, undefined)}
+              >
+                Start with an empty pan
+              </Button>
+            )}
           </div>
         </aside>
       </main>

@@ -12,6 +12,9 @@ import { NumberField } from '@/ui/number-field';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { reasonOf } from './brief-words';
 
+/** Edges of a gate keep at least this factor apart. */
+const APART = 1.02;
+
 /** `1.5–7 Pa·s`, `at least 150 Pa`, `at most 4 Pa`. */
 function bandWords({ gate }: BriefGate): string {
   const words = QUANTITY_WORDS[gate.quantity];
@@ -97,8 +100,8 @@ function GateOf({
         value={gate[which]}
         rules={{
           ...words.rules,
-          least: which === 'high' ? Math.max(gate.low ?? 0, 1e-3) : 0,
-          most: which === 'low' ? (gate.high ?? words.rules.most) : words.rules.most,
+          least: which === 'high' ? Math.max(APART * (gate.low ?? 0), 1e-3) : 0,
+          most: which === 'low' && gate.high !== undefined ? gate.high / APART : words.rules.most,
         }}
         write={(value) => String(Number(value.toPrecision(3)))}
         onValue={(value) => onOverrule(index, from.key, { low: gate.low, high: gate.high, [which]: value })}

@@ -184,7 +184,7 @@ export function JobSentence({
           fridge
         </>
       )}
-      {facts.runsOff > 0 && sided && (
+      {facts.runsOff > 0 && (sided || job.portion === 'dome') && (
         <>
           ; what runs off is{' '}
           <InlineChoice<'caught' | 'lost'>

@@ -47,14 +47,14 @@ export function countedAs(job: Job, portion: Job['portion']): Job {
  * @param place where what is said is kept on this tablet
  */
 export function useBrief(start: Brief, place: string) {
-  const [brief, setBrief] = useState(start);
+  const [said, setSaid] = useState<Brief | undefined>();
   const [isKept, setIsKept] = useState(false);
 
   useEffect(() => {
     let here = true;
     void kept.find(place).then((found) => {
       if (!here || !found || JSON.stringify(found) === JSON.stringify(start)) return;
-      setBrief(found);
+      setSaid(found);
       setIsKept(true);
     });
     return () => {
@@ -64,16 +64,16 @@ export function useBrief(start: Brief, place: string) {
 
   const change = useCallback(
     (next: (now: Brief) => Brief) =>
-      setBrief((now) => {
-        const changed = next(now);
+      setSaid((now) => {
+        const changed = next(now ?? start);
         kept.keep(place, changed);
         return changed;
       }),
-    [place],
+    [place, start],
   );
 
   return {
-    brief,
+    brief: said ?? start,
     /** what stands here was said on an earlier visit and never opened */
     isKept,
     change,
@@ -102,7 +102,7 @@ export function useBrief(start: Brief, place: string) {
     kitchen: (kitchenC: number) => change((now) => ({ ...now, kitchenC })),
     again: () => {
       kept.letGo(place);
-      setBrief(start);
+      setSaid(undefined);
       setIsKept(false);
     },
     done: () => kept.letGo(place),
