@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { type Brief, HEATS, SHINES, TASTES, THICKENERS } from '@/core/brief/brief';
-import { JOB_USES, PLACES } from '@/core/brief/job';
+import { JOB_USES, PLACES, SLOPES } from '@/core/brief/job';
 import { RESTRICTIONS } from '@/core/swap/restrictions';
 import { HOB_EFFICIENCY } from '@/core/yields/boiling';
 import { PORTION_KINDS, type PortionKey, portionKind } from '@/core/yields/portions';
@@ -36,6 +36,7 @@ export const jobSchema = z
     sizes: z.record(z.string().max(20), z.number().min(0).max(5000)),
     mm: z.number().min(0, 'must be 0 mm or more').max(120, 'must be at most 120 mm'),
     sides: z.boolean(),
+    slope: z.enum(SLOPES, { error: `must be one of ${SLOPES.join(', ')}` }).default('upright'),
     workC: within(BRIEF_REACH.workC).optional(),
     eatC: within(BRIEF_REACH.eatC),
     hours: within(BRIEF_REACH.hours),

@@ -128,8 +128,14 @@ describe('what is said of a brief', () => {
     }
     const [, hangs] = jobGates(jobOf('coat', { mm: 2.5 }));
     expect(hangs && plain(reasonOf(hangs, jobOf('coat', { mm: 2.5 })))).toContain(
-      '2.5 mm hanging on a side for good would need 28 Pa',
+      '2.5 mm hanging on an upright side for good would need 28 Pa',
     );
+    const gentle = jobOf('coat', { mm: 2.5, slope: 'shallow' });
+    const [, lies] = jobGates(gentle);
+    expect(lies && plain(reasonOf(lies, gentle))).toContain('on a slope of 30° for good would need 14 Pa');
+    const fine = jobOf('pipe', { sizes: { diameter: 2, nozzle: 4 } });
+    const [stands] = jobGates(fine);
+    expect(stands && plain(reasonOf(stands, fine))).toContain('a hand tires at the bag with a tip of 4 mm');
   });
 
   it('what excludes each other is said with both figures and a way out', () => {

@@ -12,6 +12,8 @@ export interface FilmUse {
   readonly sideM: number;
   /** s */
   readonly stopsS: number;
+  /** part of the weight that pulls along the side, above 0 to 1: the sine of its slope; 1 when left out, an upright side */
+  readonly pull?: number;
   readonly held: readonly [number, number];
   readonly drained: readonly [number, number];
 }
@@ -43,7 +45,7 @@ export interface FilmBands {
  * @example filmBands(FILM_USES.coat, 2, 1150).yieldStressPa // [4, 25]
  */
 export function filmBands(use: FilmUse, coatMm: number, densityKgM3: number): FilmBands {
-  const weight = densityKgM3 * GRAVITY;
+  const weight = densityKgM3 * GRAVITY * (use.pull ?? 1);
   const coat = coatMm / 1000;
   const viscosity = (part: number) => ((part * coat) ** 2 * weight * use.stopsS) / use.sideM;
   return {

@@ -1,10 +1,10 @@
 import type { GateQuantity } from '../balance/quantities';
 import { yieldForCoat } from '../flow/film';
-import { HAND_LIMIT_PA, yieldToStand } from '../flow/piping';
+import { handLimit, USUAL_NOZZLE_MM, yieldToStand } from '../flow/piping';
 import { GRAVITY } from '../gravity';
 import { portionKind } from '../yields/portions';
 import { FILM_USES, type FilmUse, filmBands } from './film-gates';
-import { JOB_FACTS, type Job, type JobUse, placeC } from './job';
+import { JOB_FACTS, type Job, type JobUse, placeC, pullDown } from './job';
 
 /** Density a brief reckons with before there is a formula, kg/m³: the middle of sauces, ganaches and glazes (J). */
 export const BRIEF_DENSITY = 1150;
@@ -58,9 +58,12 @@ type Bare = Omit<JobGate, 'key'>;
 
 const round = (value: number) => Number(value.toPrecision(3));
 
+/** Yield stress that holds the coat of a job on its side for good, Pa. */
+const coatHangsAt = (job: Job) => pullDown(job.slope) * yieldForCoat(job.mm, BRIEF_DENSITY);
+
 /** Least and most of a coat once set: it must not slip, and be bitten softly. */
 const setCoat = (job: Job, use: keyof typeof HANDLING, most: number): Bare => {
-  const needsPa = yieldForCoat(job.mm, BRIEF_DENSITY);
+  const needsPa = coatHangsAt(job);
   return { at: 'eat', quantity: 'yieldStressPa', low: HANDLING[use] * needsPa, high: most, why: 'stays', needsPa };
 };
 
@@ -79,18 +82,22 @@ export type FilmJob = keyof typeof FILM_USES;
 /** Whether a use leaves a film. */
 export const leavesFilm = (use: JobUse): use is FilmJob => use in FILM_USES;
 
-/** How the film of a job runs: down the usual side, or as much further as the piece is higher than usual. */
+/**
+ * How the film of a job runs: down the usual side, or as much further as the piece is higher than usual; a slope of the same height is the
+ * longer way down.
+ */
 export function filmOf(job: Job, use: FilmJob): FilmUse {
   const usual = portionKind(job.portion).fields.find(({ key }) => key === 'height')?.usual;
   const { height } = job.sizes;
   const higher = job.sides && usual !== undefined && height !== undefined ? height / usual : 1;
-  return { ...FILM_USES[use], sideM: FILM_USES[use].sideM * higher };
+  const pull = pullDown(job.slope);
+  return { ...FILM_USES[use], sideM: (FILM_USES[use].sideM * higher) / pull, pull };
 }
 
 /** Both bands of a film. */
 function filmGates(job: Job, use: FilmJob): Bare[] {
   const { yieldStressPa, apparentViscosityPaS } = filmBands(filmOf(job, use), job.mm, BRIEF_DENSITY);
-  const needsPa = yieldForCoat(job.mm, BRIEF_DENSITY);
+  const needsPa = coatHangsAt(job);
   return [
     {
       at: 'work',
@@ -111,6 +118,10 @@ export function yieldThatLevels(depthMm: number, widthCm: number): number {
 /** Width a filling has to run over, cm. */
 const widthOf = ({ portion, sizes }: Job) =>
   portion === 'slab' ? Math.min(sizes.length ?? 20, sizes.width ?? 20) : (sizes.diameter ?? 8);
+
+/** Opening a job is piped through, mm: what is said, or what draws a line as wide. */
+export const nozzleMm = ({ portion, sizes }: Job) =>
+  portion === 'border' ? 10 * (sizes.width ?? 1.5) : (sizes.nozzle ?? USUAL_NOZZLE_MM);
 
 /** A pool runs by its depth and width: thin ones need a thinner sauce, as the spread laws have it. */
 function poolGates(job: Job): Bare[] {
@@ -155,7 +166,7 @@ const GATES: Readonly<Record<JobUse, (job: Job) => Bare[]>> = {
   pipe: (job) => {
     const needsPa = yieldToStand(job.mm, BRIEF_DENSITY);
     return [
-      ofYield('work', needsPa, Math.max(HAND_LIMIT_PA, 2 * needsPa), 'stands', needsPa),
+      ofYield('work', needsPa, Math.max(handLimit(nozzleMm(job)), 2 * needsPa), 'stands', needsPa),
       ofYield('eat', needsPa, 30_000, 'bites', needsPa),
     ];
   },

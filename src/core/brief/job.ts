@@ -31,6 +31,19 @@ export function placeC(place: Place, kitchenC: number): number {
   return place === 'kitchen' ? kitchenC : place === 'case' ? 6 : 4;
 }
 
+/** How steep the side is that a coat must hold to. */
+export const SLOPES = ['upright', 'sloping', 'shallow'] as const;
+
+export type Slope = (typeof SLOPES)[number];
+
+/** Degrees from the flat, by slope. */
+export const SLOPE_DEGREES: Readonly<Record<Slope, number>> = { upright: 90, sloping: 60, shallow: 30 };
+
+/** Part of its weight that pulls a coat down a side: the sine of the slope, 0 to 1. */
+export function pullDown(slope: Slope): number {
+  return Math.sin((SLOPE_DEGREES[slope] * Math.PI) / 180);
+}
+
 /** An edge or both, said by the cook over what physics gives. */
 export interface Overruled {
   readonly low?: number | undefined;
@@ -49,6 +62,8 @@ export interface Job {
   readonly mm: number;
   /** the sides are done too, not the top alone */
   readonly sides: boolean;
+  /** the steepest side a coat must hold to; other uses leave it be */
+  readonly slope: Slope;
   /** °C it is worked at; the kitchen's when left out */
   readonly workC?: number | undefined;
   /** °C it is eaten at */
@@ -242,6 +257,7 @@ export function usualJob(use: JobUse): Job {
     sizes: { ...usualSizes(portion), ...sizes },
     mm,
     sides,
+    slope: 'upright',
     eatC,
     hours,
     place,

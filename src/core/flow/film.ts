@@ -9,17 +9,19 @@ export interface FilmFlow {
 }
 
 /**
- * Thickness of the film that stays on a vertical side: what the yield stress holds up, and what has not drained yet.
+ * Thickness of the film that stays on a side: what the yield stress holds up, and what has not drained yet.
  *
  * @param flow of the sauce as it is poured
- * @param heightM m of side above the point, above 0
+ * @param heightM m of side above the point, along its slope, above 0
  * @param seconds s until it stops, above 0
+ * @param pull sine of the side's slope, above 0 to 1: an upright one has 1
  * @returns mm
  * @see Jeffreys 1930 (drainage, published); the yield film is a balance of forces
  * @example filmThickness({ apparentViscosityPaS: 2, yieldStressPa: 6, densityKgM3: 1100 }, 0.05, 3) // 2.31
  */
-export function filmThickness(flow: FilmFlow, heightM: number, seconds: number): number {
-  return heldThickness(flow.yieldStressPa, flow.densityKgM3) + drainingThickness(flow, heightM, seconds);
+export function filmThickness(flow: FilmFlow, heightM: number, seconds: number, pull = 1): number {
+  const along = { ...flow, densityKgM3: flow.densityKgM3 * pull };
+  return heldThickness(along.yieldStressPa, along.densityKgM3) + drainingThickness(along, heightM, seconds);
 }
 
 /** mm that a yield stress holds up on a vertical side for good. */

@@ -60,8 +60,8 @@ function within(gate: JobGate | undefined, part: number): number {
 
 /** Film that flow leaves in a job, mm. */
 export function jobFilm(job: Job, use: FilmJob, flow: FilmFlow): number {
-  const { sideM, stopsS } = filmOf(job, use);
-  return filmThickness(flow, sideM, stopsS);
+  const { sideM, stopsS, pull } = filmOf(job, use);
+  return filmThickness(flow, sideM, stopsS, pull);
 }
 
 /** mm a job takes and the spread of its logarithm: the model's own film at the gates, or of the formula that is poured. */

@@ -99,7 +99,8 @@ export const PORTION_KINDS = {
     volumeMl: (size) => lineVolume(of(size, 'length'), of(size, 'width'), LINE_HEIGHT * of(size, 'width')),
   },
   swirl: {
-    fields: [cm('diameter', 3.5, 12)],
+    // The opening piped through moves no volume: a swirl is as big as it is said to be. It moves what a hand can squeeze.
+    fields: [cm('diameter', 3.5, 12), { key: 'nozzle', unit: 'mm', least: 2, most: 25, usual: 10 }],
     sided: false,
     volumeMl: (size, mm) => swirlVolume(of(size, 'diameter'), mm / 10),
   },

@@ -1,7 +1,8 @@
 import type { Exclusion } from '@/core/brief/exclusion';
-import type { Job } from '@/core/brief/job';
-import type { JobGate } from '@/core/brief/job-gates';
+import type { Job, Slope } from '@/core/brief/job';
+import { type JobGate, nozzleMm } from '@/core/brief/job-gates';
 import type { Role } from '@/core/brief/stock';
+import { handLimit } from '@/core/flow/piping';
 import type { PortionKey } from '@/core/yields/portions';
 import { momentTitle } from '@/ui/cook-words';
 import { celsius, stress } from '@/ui/format';
@@ -29,6 +30,19 @@ export const PORTION_WORDS: Readonly<Record<PortionKey, string>> = {
   grams: 'by weight',
 };
 
+export const SLOPE_WORDS: Readonly<Record<Slope, string>> = {
+  upright: 'upright sides',
+  sloping: 'sides that slope 60°',
+  shallow: 'a slope of 30°',
+};
+
+/** The side a coat hangs on, in a reason. */
+const ON_SIDE: Readonly<Record<Slope, string>> = {
+  upright: 'an upright side',
+  sloping: 'a side of 60°',
+  shallow: 'a slope of 30°',
+};
+
 /** What stands behind a size. */
 export const SIZE_WORDS: Readonly<Record<string, string>> = {
   length: 'long',
@@ -38,6 +52,7 @@ export const SIZE_WORDS: Readonly<Record<string, string>> = {
   dots: 'a plate,',
   layers: 'layers',
   each: 'each',
+  nozzle: 'tip',
   headspace: 'left free,',
 };
 
@@ -76,7 +91,7 @@ export function reasonOf({ why, needsPa }: JobGate, job: Job): string {
     case 'film':
       return `It drains until it stops: this leaves about ${mm}.`;
     case 'hangs':
-      return `${mm} hanging on a side for good would need ${shown(needsPa ?? 0)}; what drains makes up the rest.`;
+      return `${mm} hanging on ${ON_SIDE[job.slope]} for good would need ${shown(needsPa ?? 0)}; what drains makes up the rest.`;
     case 'stays':
       return `Once set, ${mm} must not slip (its weight is ${shown(needsPa ?? 0)}) and still bite softly.`;
     case 'levels':
@@ -88,7 +103,7 @@ export function reasonOf({ why, needsPa }: JobGate, job: Job): string {
     case 'drinks':
       return 'Thick in the mouth, and the cup still empties.';
     case 'stands':
-      return `${mm} high, it stands from ${shown(needsPa ?? 0)}; past 3\u202fkPa a hand tires at the bag.`;
+      return `${mm} high, it stands from ${shown(needsPa ?? 0)}; past ${shown(handLimit(nozzleMm(job)))} a hand tires at the bag with a tip of ${Math.round(nozzleMm(job))}\u202fmm.`;
     case 'knife':
       return 'One pass of a palette knife: soft enough to move, firm enough to stay.';
     case 'slices':

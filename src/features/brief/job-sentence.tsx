@@ -1,6 +1,6 @@
 'use client';
 
-import { JOB_FACTS, type Job, type Place } from '@/core/brief/job';
+import { JOB_FACTS, type Job, type JobUse, type Place, SLOPES, type Slope } from '@/core/brief/job';
 import { type PortionKey, portionKind, type SizeField } from '@/core/yields/portions';
 import { BRIEF_REACH } from '@/formats/brief';
 import { InlineChoice } from '@/ui/inline-choice';
@@ -8,7 +8,7 @@ import { InlineText } from '@/ui/inline-text';
 import { JOB_WORDS } from '@/ui/job-words';
 import { NumberField } from '@/ui/number-field';
 import type { AmountRules } from '@/ui/parse-amount';
-import { PORTION_WORDS, SIZE_WORDS } from './brief-words';
+import { PORTION_WORDS, SIZE_WORDS, SLOPE_WORDS } from './brief-words';
 import { inlinePlain, inlineRules } from './inline-rules';
 import { countedAs } from './use-brief';
 
@@ -25,6 +25,9 @@ const PLACES: readonly (readonly [Place, string])[] = [
 
 /** Uses whose eating matters for a gate or for the keeping. */
 const EATEN_LATER = new Set(['coat', 'glaze', 'dip', 'tart', 'shell', 'layers', 'sandwich', 'pipe', 'cover']);
+
+/** Uses whose coat hangs on a side. */
+const SIDED_USES: ReadonlySet<JobUse> = new Set(['coat', 'glaze', 'dip', 'cover']);
 
 const EXTENT_WORDS = { coat: 'thick', depth: 'deep', height: 'high' } as const;
 
@@ -131,6 +134,18 @@ export function JobSentence({
           />
         </>
       )}
+      {SIDED_USES.has(job.use) && (
+        <>
+          {' '}
+          on{' '}
+          <InlineChoice<Slope>
+            label={label('slope')}
+            value={job.slope}
+            options={SLOPES.map((slope) => [slope, SLOPE_WORDS[slope]])}
+            onChoose={(slope) => onJob({ slope })}
+          />
+        </>
+      )}
       , {words.worked} at{' '}
       <NumberField
         look="inline"
@@ -198,7 +213,7 @@ export function JobSentence({
           />
         </>
       )}
-      .
+      .{' '}
       <span className="font-sans text-[0.92rem] tracking-normal whitespace-nowrap">
         {onMore && (
           <button

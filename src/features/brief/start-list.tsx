@@ -77,6 +77,15 @@ export function StartList({
           </button>
         </p>
       )}
+      {starts[0] && (
+        <p className="pb-1 text-[12.5px] text-mute">
+          Curve from hot to cold; 20{'\u202f'}ml on a plate at:{' '}
+          {drawnPuddles(starts[0])
+            .map(({ moment }) => momentTitle(moment).toLowerCase())
+            .join(', ')}
+          .
+        </p>
+      )}
       <ul>
         {starts.map((start) => (
           <li key={start.id} className="border-rule border-t">
@@ -91,7 +100,7 @@ export function StartList({
                 checked={chosen === start.id}
                 onChange={() => onChoose(start.id)}
               />
-              <StartPuddle start={start} />
+              <StartDrawing start={start} />
               <span className="min-w-0 flex-1 leading-tight">
                 <span className="line-clamp-2 font-semibold">{start.name}</span>
                 <span className={`block text-[13px] ${start.lands ? 'text-mute' : 'text-off'}`}>
@@ -141,23 +150,34 @@ function curvePath({ curve }: Start): string {
     .join('');
 }
 
-/** Its curve, and its puddle where it is worked first. */
-function StartPuddle({ start }: { start: Start }) {
-  const at = start.puddles[1] ?? start.puddles[0];
-  if (!at) return <span className="w-16 shrink-0" />;
+/** Most puddles on a card: the moments with a gate, the pan is not one. */
+const MOST_PUDDLES = 3;
+
+/** The puddles a card draws: where it is worked and eaten, in the order of the day. */
+const drawnPuddles = ({ puddles }: Start) =>
+  puddles.length > 1 ? puddles.slice(1, 1 + MOST_PUDDLES) : puddles.slice(0, MOST_PUDDLES);
+
+/** Its curve, and its puddles where it is worked and eaten. */
+function StartDrawing({ start }: { start: Start }) {
+  const puddles = drawnPuddles(start);
   return (
-    <span className="w-16 shrink-0">
-      <svg viewBox="0 0 64 26" className="block w-full" aria-hidden="true">
+    <span className="w-24 shrink-0">
+      <svg viewBox="0 0 64 26" className="mx-auto block w-16" aria-hidden="true">
         <path d={curvePath(start)} fill="none" stroke="var(--color-ink)" strokeWidth={3.4} strokeLinejoin="round" />
         <path d={curvePath(start)} fill="none" stroke={start.colour} strokeWidth={2.2} strokeLinejoin="round" />
       </svg>
-      <Puddle
-        diameterMm={at.diameterMm}
-        colour={start.colour}
-        shine={start.shine}
-        label={`${momentTitle(at.moment)}: 20 ml spreads to ${Math.round(at.diameterMm)} mm`}
-        className="w-full"
-      />
+      <span className="grid grid-cols-3 justify-items-center">
+        {puddles.map(({ moment, diameterMm }) => (
+          <Puddle
+            key={moment}
+            diameterMm={diameterMm}
+            colour={start.colour}
+            shine={start.shine}
+            label={`${momentTitle(moment)}: 20 ml spreads to ${Math.round(diameterMm)} mm`}
+            className="w-full"
+          />
+        ))}
+      </span>
     </span>
   );
 }

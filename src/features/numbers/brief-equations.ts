@@ -1,6 +1,8 @@
 import { FILM_USES, filmBands } from '@/core/brief/film-gates';
+import { pullDown } from '@/core/brief/job';
 import { BRIEF_DENSITY, yieldThatLevels } from '@/core/brief/job-gates';
 import { yieldForCoat } from '@/core/flow/film';
+import { handLimit } from '@/core/flow/piping';
 import { fingerArea } from '@/core/yields/surfaces';
 import { significant } from '@/ui/format';
 import type { Chapter } from './equations';
@@ -20,6 +22,22 @@ export const BRIEF_CHAPTER: Chapter = {
       source: 'Jeffreys 1930, turned round; the shares a and b are judgement',
       standing: 'published form, fitted numbers',
       example: `2 mm on pastry asks for ${n(coat.yieldStressPa[0])}–${n(coat.yieldStressPa[1])} Pa and ${n(coat.apparentViscosityPaS[0])}–${n(coat.apparentViscosityPaS[1])} Pa·s; 3 mm for ${n(thick.yieldStressPa[0])}–${n(thick.yieldStressPa[1])} Pa and ${n(thick.apparentViscosityPaS[0])}–${n(thick.apparentViscosityPaS[1])} Pa·s. For good, 2.5 mm at 1100 kg/m³ hangs at ${n(yieldForCoat(2.5, 1100))} Pa.`,
+    },
+    {
+      name: 'A side that slopes',
+      words: 'On a slope less of the weight pulls a coat down, over a longer way: a looser pour leaves the same coat.',
+      formula: 'ρ g becomes ρ g sin α, and L becomes L / sin α',
+      source: 'balance of forces',
+      standing: 'published',
+      example: `2.5 mm at 1100 kg/m³ hangs at ${n(yieldForCoat(2.5, 1100))} Pa on an upright side, at ${n(pullDown('sloping') * yieldForCoat(2.5, 1100))} Pa on one of 60° and at ${n(pullDown('shallow') * yieldForCoat(2.5, 1100))} Pa on one of 30°.`,
+    },
+    {
+      name: 'What a hand can pipe',
+      words: 'A swirl stands by its height; a narrow tip tires the hand sooner.',
+      formula: 'most τ = 3 kPa · s(10 mm) / s(d),  s(d) = 2 √3 ln(40 mm / d) + 4 · 15 mm / d',
+      source: 'Benbow & Bridgwater 1993; the sizes of bag and tip, and the 3 kPa, are judgement',
+      standing: 'published form, fitted numbers',
+      example: `A tip of 4 mm: up to ${n(handLimit(4))} Pa; of 10 mm: ${n(handLimit(10))} Pa; of 18 mm: ${n(handLimit(18))} Pa.`,
     },
     {
       name: 'A filling that finds its level',

@@ -1,12 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { findUse } from '@/core/balance/uses';
+import { USUAL_MAKING } from '@/core/brief/brief';
 import { activityToKeep, briefTargets } from '@/core/brief/brief-gates';
 import { FILM_USES, filmBands } from '@/core/brief/film-gates';
-import { JOB_FACTS, JOB_USES, type JobUse } from '@/core/brief/job';
+import { JOB_FACTS, JOB_USES, type JobUse, SLOPES } from '@/core/brief/job';
 import { BRIEF_DENSITY, type JobGate, jobGates, jobHistory, yieldThatLevels } from '@/core/brief/job-gates';
 import { filmThickness, yieldForCoat } from '@/core/flow/film';
-import { yieldToStand } from '@/core/flow/piping';
+import { HAND_LIMIT_PA, yieldToStand } from '@/core/flow/piping';
+import { batchSize, jobFilm } from '@/core/yields/batch-size';
 import { briefOf, jobOf } from '../../support/brief';
 
 const gate = (gates: readonly JobGate[], key: string) => gates.find((each) => each.key === key);
@@ -120,6 +122,46 @@ describe('gates from the job', () => {
       yieldToStand(30, BRIEF_DENSITY),
       0,
     );
+  });
+
+  it('on a slope less holds the same coat: the sine of what an upright side asks, down a way as much longer', () => {
+    for (const use of ['coat', 'glaze', 'dip'] as const) {
+      const [upright, sloping, shallow] = SLOPES.map((slope) => jobGates(jobOf(use, { slope, mm: 2.5 })));
+      for (const [gates, degrees] of [
+        [sloping, 60],
+        [shallow, 30],
+      ] as const) {
+        const sine = Math.sin((degrees * Math.PI) / 180);
+        const ratio = (key: string) => (gate(gates ?? [], key)?.high ?? 0) / (gate(upright ?? [], key)?.high ?? 1);
+        expect(ratio('work.yieldStressPa')).toBeCloseTo(sine, 2);
+        expect(ratio('work.apparentViscosityPaS')).toBeCloseTo(sine ** 2, 2);
+        expect(
+          (gate(gates ?? [], 'eat.yieldStressPa')?.low ?? 0) / (gate(upright ?? [], 'eat.yieldStressPa')?.low ?? 1),
+        ).toBeCloseTo(sine, 2);
+      }
+    }
+  });
+
+  it('the film that is weighed for is the film of that slope, whatever the slope', () => {
+    const grams = SLOPES.map((slope) => {
+      const job = jobOf('coat', { slope });
+      return batchSize([{ job, gates: jobGates(job) }], USUAL_MAKING).jobs[0]?.eachG ?? 0;
+    });
+    for (const each of grams) expect(each / (grams[0] ?? 1)).toBeCloseTo(1, 1);
+    const flow = { apparentViscosityPaS: 2, yieldStressPa: 6, densityKgM3: 1100 };
+    const thick = SLOPES.map((slope) => jobFilm(jobOf('glaze', { slope }), 'glaze', flow));
+    expect(thick[1]).toBeGreaterThan(thick[0] ?? 0);
+    expect(thick[2]).toBeGreaterThan(thick[1] ?? 0);
+  });
+
+  it('a narrow tip tires the hand sooner; a border is piped through what is as wide as it', () => {
+    const most = (nozzle: number) =>
+      gate(jobGates(jobOf('pipe', { sizes: { diameter: 3.5, nozzle } })), 'work.yieldStressPa')?.high ?? 0;
+    expect(most(10)).toBe(HAND_LIMIT_PA);
+    expect(most(4)).toBeLessThan(most(10) / 2);
+    expect(most(18)).toBeGreaterThan(1.5 * most(10));
+    const border = jobOf('pipe', { portion: 'border', sizes: { length: 60, width: 1.8 }, mm: 15 });
+    expect(gate(jobGates(border), 'work.yieldStressPa')?.high).toBe(most(18));
   });
 
   it('a wide shallow tart must be looser to find its level than a small deep one', () => {
