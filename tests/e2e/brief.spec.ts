@@ -217,6 +217,36 @@ test('a gate is set otherwise and goes back to what physics gives', async ({ pag
   expect(silent).toEqual([]);
 });
 
+test('the slope of the side and the tip of the bag move the gates, and a start shows its puddle at each moment', async ({
+  page,
+  silent,
+}) => {
+  await newBrief(page);
+  const cards = page.getByTestId('gate-cards');
+  const grams = await toMake(page);
+  await expect(cards).toContainText('hanging on an upright side for good would need 23');
+  await field(page, 'Coat pastry: slope').selectOption('shallow');
+  await expect(cards).toContainText('hanging on a slope of 30° for good would need 11');
+  await expect(cards).toContainText('0.38–1.8');
+  expect(await toMake(page), 'the same coat weighs the same').toBe(grams);
+  await use(page, 'Pipe swirls').click();
+  await expect(cards).toContainText('a hand tires at the bag with a tip of 10');
+  await field(page, 'Pipe swirls: nozzle').fill('4');
+  await expect(cards).toContainText('a hand tires at the bag with a tip of 4');
+  await field(page, 'Pipe swirls: nozzle').fill('0');
+  await expect(page.getByText("It can't be below 2 mm.")).toBeVisible();
+  await expect(cards, 'what was last understood stays').toContainText('with a tip of 4');
+  await field(page, 'Pipe swirls: nozzle').fill('12');
+  await allTried(page);
+  const puddles = page.locator('[data-start]').first().getByRole('img');
+  await expect(puddles).toHaveCount(3);
+  const spreads = await puddles.evaluateAll((all) =>
+    all.map((each) => Number(/spreads to (\d+)/.exec(each.getAttribute('aria-label') ?? '')?.[1])),
+  );
+  expect(spreads[0], 'warm it spreads further than set').toBeGreaterThan(spreads[1] ?? 0);
+  expect(silent).toEqual([]);
+});
+
 test('the whole brief by keyboard, and accessible in both themes and upright', async ({ page, silent }) => {
   await newBrief(page);
   await page.getByRole('button', { name: 'Nap ice cream' }).focus();

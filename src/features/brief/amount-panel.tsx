@@ -5,6 +5,9 @@ import { grams } from '@/ui/format';
 import { JOB_WORDS } from '@/ui/job-words';
 import { UseDrawing } from './use-drawings';
 
+/** Between a number and its unit: it never breaks there. */
+const NARROW = '\u202f';
+
 /** Where what runs off goes. */
 const RUN_OFF_WORDS: Readonly<Partial<Record<JobUse, string>>> = { nap: 'onto the plate', roll: 'sticking to hands' };
 
@@ -59,10 +62,15 @@ export function AmountPanel({ brief, size }: { brief: Brief; size: BatchSize }) 
             <li key={i} className="flex items-center justify-between gap-2">
               <UseDrawing use={job.use} className="h-7 w-10 shrink-0" />
               <span className="flex-1">
-                {JOB_WORDS[job.use].name}, {job.count} × <span className="read">{grams(amount.eachG)} g</span>
+                {JOB_WORDS[job.use].name}, {job.count} ×{' '}
+                <span className="read">
+                  {grams(amount.eachG)}
+                  {NARROW}g
+                </span>
                 {amount.runOffG > 0.5 && (
                   <span className="text-mute">
-                    , {RUN_OFF_WORDS[job.use] ?? 'running off'} {grams(Math.round(amount.runOffG))} g
+                    , {RUN_OFF_WORDS[job.use] ?? 'running off'} {grams(Math.round(amount.runOffG))}
+                    {NARROW}g
                   </span>
                 )}
               </span>
@@ -79,7 +87,12 @@ export function AmountPanel({ brief, size }: { brief: Brief; size: BatchSize }) 
         {evaporationG > 0.5 && (
           <>
             {grams(Math.round(evaporationG))} g of water {brief.making.heat === 'boil' ? 'boils' : 'simmers'} off: weigh
-            in <span className="read">{grams(Math.round(weighedG))} g</span>.{' '}
+            in{' '}
+            <span className="read">
+              {grams(Math.round(weighedG))}
+              {NARROW}g
+            </span>
+            .{' '}
           </>
         )}
         {pans > 1 ? (

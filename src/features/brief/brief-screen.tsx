@@ -103,7 +103,7 @@ export function BriefScreen({
               {picked === AS_IT_IS
                 ? 'The gates and the amount follow the brief; the grams stay as they are.'
                 : chosen
-                  ? `Opens ${chosen.name} at ${grams(Math.round(chosen.lines.reduce((sum, line) => sum + line.grams, 0)))} g.`
+                  ? `Opens ${chosen.name} at ${grams(Math.round(chosen.lines.reduce((sum, line) => sum + line.grams, 0)))}\u202fg.`
                   : 'Choose where to start.'}
             </p>
             {chosen && chosenFile && (

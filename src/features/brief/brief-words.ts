@@ -30,14 +30,8 @@ export const PORTION_WORDS: Readonly<Record<PortionKey, string>> = {
   grams: 'by weight',
 };
 
+/** The side a coat hangs on. */
 export const SLOPE_WORDS: Readonly<Record<Slope, string>> = {
-  upright: 'upright sides',
-  sloping: 'sides that slope 60°',
-  shallow: 'a slope of 30°',
-};
-
-/** The side a coat hangs on, in a reason. */
-const ON_SIDE: Readonly<Record<Slope, string>> = {
   upright: 'an upright side',
   sloping: 'a side of 60°',
   shallow: 'a slope of 30°',
@@ -49,11 +43,11 @@ export const SIZE_WORDS: Readonly<Record<string, string>> = {
   width: 'wide',
   diameter: 'across',
   height: 'high',
-  dots: 'a plate,',
+  dots: 'a plate',
   layers: 'layers',
   each: 'each',
   nozzle: 'tip',
-  headspace: 'left free,',
+  headspace: 'left free',
 };
 
 export const ROLE_WORDS: Readonly<Record<Role, string>> = {
@@ -91,9 +85,9 @@ export function reasonOf({ why, needsPa }: JobGate, job: Job): string {
     case 'film':
       return `It drains until it stops: this leaves about ${mm}.`;
     case 'hangs':
-      return `${mm} hanging on ${ON_SIDE[job.slope]} for good would need ${shown(needsPa ?? 0)}; what drains makes up the rest.`;
+      return `${mm} hanging on ${SLOPE_WORDS[job.slope]} for good would need ${shown(needsPa ?? 0)}; what drains makes up the rest.`;
     case 'stays':
-      return `Once set, ${mm} must not slip (its weight is ${shown(needsPa ?? 0)}) and still bite softly.`;
+      return `Once set, ${mm} must not slip (it pulls with ${shown(needsPa ?? 0)}) and still bite softly.`;
     case 'levels':
       return 'It must find its level by itself, to 2\u202fmm at the rim.';
     case 'pours':

@@ -10,6 +10,7 @@ import { NumberField } from '@/ui/number-field';
 import type { AmountRules } from '@/ui/parse-amount';
 import { PORTION_WORDS, SIZE_WORDS, SLOPE_WORDS } from './brief-words';
 import { inlinePlain, inlineRules } from './inline-rules';
+import { Mark } from './mark';
 import { countedAs } from './use-brief';
 
 const COUNT = inlineRules(BRIEF_REACH.count, '', '48');
@@ -60,7 +61,7 @@ export function JobSentence({
   const isKitchenWarm = facts.workC === undefined;
   return (
     <div
-      className="font-head text-[1.42rem] leading-[2.05] font-medium tracking-tight text-pretty"
+      className="font-head text-[1.42rem] leading-[2.05] font-medium tracking-tight"
       data-testid={`job-${job.use}${nth > 1 ? `-${nth}` : ''}`}
     >
       {words.verb}{' '}
@@ -92,7 +93,8 @@ export function JobSentence({
       )}
       {fields.map((field, i) => (
         <span key={field.key}>
-          {i > 0 && field.unit === 'cm' ? ' × ' : ' '}
+          {i === 0 ? ' ' : field.unit === 'cm' && fields[i - 1]?.unit === 'cm' ? ' × ' : ', '}
+          {field.key === 'nozzle' && 'through a '}
           <NumberField
             look="inline"
             label={label(`${field.key}`)}
@@ -106,8 +108,7 @@ export function JobSentence({
       ))}
       {facts.extent && (
         <>
-          {' '}
-          with{' '}
+          {facts.extent === 'coat' ? ' with ' : ', '}
           <NumberField
             look="inline"
             label={label(EXTENT_WORDS[facts.extent])}
@@ -136,8 +137,7 @@ export function JobSentence({
       )}
       {SIDED_USES.has(job.use) && (
         <>
-          {' '}
-          on{' '}
+          <Mark>,</Mark> hanging on{' '}
           <InlineChoice<Slope>
             label={label('slope')}
             value={job.slope}
@@ -146,7 +146,7 @@ export function JobSentence({
           />
         </>
       )}
-      , {words.worked} at{' '}
+      <Mark>,</Mark> {words.worked} at{' '}
       <NumberField
         look="inline"
         label={label('worked at')}
@@ -174,7 +174,7 @@ export function JobSentence({
       )}
       {EATEN_LATER.has(job.use) && (
         <>
-          , kept in{' '}
+          <Mark>,</Mark> kept in{' '}
           <InlineChoice
             label={label('kept in')}
             value={job.place}
@@ -201,7 +201,7 @@ export function JobSentence({
       )}
       {facts.runsOff > 0 && (sided || job.portion === 'dome') && (
         <>
-          ; what runs off is{' '}
+          <Mark>;</Mark> what runs off is{' '}
           <InlineChoice<'caught' | 'lost'>
             label={label('what runs off')}
             value={job.caught ? 'caught' : 'lost'}
@@ -213,7 +213,7 @@ export function JobSentence({
           />
         </>
       )}
-      .{' '}
+      <Mark>.</Mark>{' '}
       <span className="font-sans text-[0.92rem] tracking-normal whitespace-nowrap">
         {onMore && (
           <button

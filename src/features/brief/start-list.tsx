@@ -90,7 +90,7 @@ export function StartList({
         {starts.map((start) => (
           <li key={start.id} className="border-rule border-t">
             <label
-              className={`flex min-h-16 cursor-pointer items-center gap-3 py-1.5 pr-1 has-checked:bg-enamel-wash has-focus-visible:outline-2 has-focus-visible:outline-enamel ${chosen === start.id ? 'shadow-[inset_3px_0_0_var(--color-enamel)]' : ''}`}
+              className={`block cursor-pointer px-1 py-1.5 has-checked:bg-enamel-wash has-focus-visible:outline-2 has-focus-visible:outline-enamel ${chosen === start.id ? 'shadow-[inset_3px_0_0_var(--color-enamel)]' : ''}`}
               data-start={start.id}
             >
               <input
@@ -100,22 +100,24 @@ export function StartList({
                 checked={chosen === start.id}
                 onChange={() => onChoose(start.id)}
               />
-              <StartDrawing start={start} />
-              <span className="min-w-0 flex-1 leading-tight">
-                <span className="line-clamp-2 font-semibold">{start.name}</span>
-                <span className={`block text-[13px] ${start.lands ? 'text-mute' : 'text-off'}`}>
-                  {start.lands ? '✓ ' : '✕ '}
-                  {standing(start)}
-                  {!start.isOwn && ' · from the larder'}
+              <span className="flex items-start gap-3 pl-1">
+                <span className="min-w-0 flex-1 leading-tight">
+                  <span className="line-clamp-2 font-semibold">{start.name}</span>
+                  <span className={`block text-[13px] ${start.lands ? 'text-mute' : 'text-off'}`}>
+                    {start.lands ? '✓ ' : '✕ '}
+                    {standing(start)}
+                    {!start.isOwn && ' · from the larder'}
+                  </span>
+                  <span className="line-clamp-2 text-[12.5px] text-mute">{holds(start, larder)}</span>
                 </span>
-                <span className="line-clamp-2 text-[12.5px] text-mute">{holds(start, larder)}</span>
+                <span className="read text-right text-[0.85rem] leading-tight">
+                  {start.costEurPerKg > 0 ? `${(start.costEurPerKg * batchKg).toFixed(2)}\u202f€` : ''}
+                  {start.costEurPerKg > 0 && (
+                    <span className="block text-[0.78rem] text-mute">{start.costEurPerKg.toFixed(2)}/kg</span>
+                  )}
+                </span>
               </span>
-              <span className="read text-right text-[0.85rem] leading-tight">
-                {start.costEurPerKg > 0 ? `${(start.costEurPerKg * batchKg).toFixed(2)}\u202f€` : ''}
-                {start.costEurPerKg > 0 && (
-                  <span className="block text-[0.78rem] text-mute">{start.costEurPerKg.toFixed(2)}/kg</span>
-                )}
-              </span>
+              <StartDrawing start={start} />
             </label>
           </li>
         ))}
@@ -161,23 +163,21 @@ const drawnPuddles = ({ puddles }: Start) =>
 function StartDrawing({ start }: { start: Start }) {
   const puddles = drawnPuddles(start);
   return (
-    <span className="w-24 shrink-0">
-      <svg viewBox="0 0 64 26" className="mx-auto block w-16" aria-hidden="true">
-        <path d={curvePath(start)} fill="none" stroke="var(--color-ink)" strokeWidth={3.4} strokeLinejoin="round" />
+    <span className="mt-1 grid grid-cols-4 items-center gap-1">
+      <svg viewBox="0 0 64 26" className="block w-full" aria-hidden="true">
+        <path d={curvePath(start)} fill="none" stroke="var(--color-ink)" strokeWidth={3.2} strokeLinejoin="round" />
         <path d={curvePath(start)} fill="none" stroke={start.colour} strokeWidth={2.2} strokeLinejoin="round" />
       </svg>
-      <span className="grid grid-cols-3 justify-items-center">
-        {puddles.map(({ moment, diameterMm }) => (
-          <Puddle
-            key={moment}
-            diameterMm={diameterMm}
-            colour={start.colour}
-            shine={start.shine}
-            label={`${momentTitle(moment)}: 20 ml spreads to ${Math.round(diameterMm)} mm`}
-            className="w-full"
-          />
-        ))}
-      </span>
+      {puddles.map(({ moment, diameterMm }) => (
+        <Puddle
+          key={moment}
+          diameterMm={diameterMm}
+          colour={start.colour}
+          shine={start.shine}
+          label={`${momentTitle(moment)}: 20 ml spreads to ${Math.round(diameterMm)} mm`}
+          className="w-full"
+        />
+      ))}
     </span>
   );
 }

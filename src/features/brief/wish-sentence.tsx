@@ -7,6 +7,7 @@ import { InlineChoice } from '@/ui/inline-choice';
 import { NumberField } from '@/ui/number-field';
 import { RESTRICTION_WORDS } from '@/ui/restriction-words';
 import { inlinePlain, inlineRules } from './inline-rules';
+import { Mark } from './mark';
 
 const SHINE_WORDS: readonly (readonly [Shine, string])[] = [
   ['any', 'as it comes'],
@@ -74,14 +75,14 @@ export function WishSentence({ wishes, onWish }: { wishes: Wishes; onWish: (chan
           options={SHINE_WORDS}
           onChoose={(shine) => onWish({ shine })}
         />
-        , taste{' '}
+        <Mark>,</Mark> taste{' '}
         <InlineChoice
           label="Taste"
           value={wishes.taste}
           options={TASTE_WORDS}
           onChoose={(taste) => onWish({ taste })}
         />
-        , cocoa at least{' '}
+        <Mark>,</Mark> cocoa at least{' '}
         <Wish
           label="Cocoa at least"
           value={wishes.cocoaPercent}
@@ -90,7 +91,7 @@ export function WishSentence({ wishes, onWish }: { wishes: Wishes; onWish: (chan
           example="25"
           onValue={(cocoaPercent) => onWish({ cocoaPercent })}
         />
-        . Keeps{' '}
+        <Mark>.</Mark> Keeps{' '}
         <Wish
           label="Keeps for days"
           value={wishes.keepDays}
@@ -109,7 +110,7 @@ export function WishSentence({ wishes, onWish }: { wishes: Wishes; onWish: (chan
           ]}
           onChoose={(keepIn) => onWish({ keepIn })}
         />
-        , a portion costs at most{' '}
+        <Mark>,</Mark> a portion costs at most{' '}
         <Wish
           label="Portion costs at most"
           value={wishes.portionEur}
@@ -118,14 +119,14 @@ export function WishSentence({ wishes, onWish }: { wishes: Wishes; onWish: (chan
           example="0.40"
           onValue={(portionEur) => onWish({ portionEur })}
         />
-        . Thickened by{' '}
+        <Mark>.</Mark> Thickened by{' '}
         <InlineChoice
           label="Thickened by"
           value={wishes.thickener}
           options={THICKENER_WORDS}
           onChoose={(thickener) => onWish({ thickener })}
         />
-        .
+        <Mark>.</Mark>
       </div>
       <fieldset className="mt-1 flex flex-wrap gap-1.5" aria-label="Without">
         {RESTRICTIONS.map((restriction) => (
@@ -216,7 +217,7 @@ export function MakingSentence({
         write={inlinePlain}
         onValue={(value) => value !== undefined && onMake({ bowlPercent: value })}
       />
-      ,{' '}
+      <Mark>,</Mark>{' '}
       <NumberField
         look="inline"
         label="Reserve"
