@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { type Brief, HEATS, SHINES, TASTES, THICKENERS } from '@/core/brief/brief';
 import { JOB_USES, PLACES, SLOPES } from '@/core/brief/job';
+import { MOST_MOMENTS } from '@/core/predict/moments';
 import { RESTRICTIONS } from '@/core/swap/restrictions';
 import { HOB_EFFICIENCY } from '@/core/yields/boiling';
 import { PORTION_KINDS, type PortionKey, portionKind } from '@/core/yields/portions';
+import { gateSchema, momentSchema } from './moments-and-gates';
 
 /** Most jobs one batch can have, and the reach of what a brief asks. */
 export const MOST_JOBS = 6;
@@ -25,6 +27,15 @@ export const BRIEF_REACH = {
 const within = ([least, most]: readonly [number, number]) =>
   z.number({ error: 'must be a number' }).min(least, `must be ${least} or more`).max(most, `must be at most ${most}`);
 
+/** What was set by hand on the bench, over what the brief gives or beside it. */
+const setByHandSchema = z.object({
+  moments: z
+    .array(z.object({ moment: momentSchema, over: momentSchema.optional() }))
+    .max(MOST_MOMENTS)
+    .readonly(),
+  gates: z.array(gateSchema).max(40).readonly(),
+});
+
 const portionKeys = Object.keys(PORTION_KINDS) as [PortionKey, ...PortionKey[]];
 
 export const jobSchema = z
@@ -45,7 +56,11 @@ export const jobSchema = z
     overruled: z
       .record(
         z.string().max(60),
-        z.object({ low: z.number().min(0).max(1e9).optional(), high: z.number().positive().max(1e9).optional() }),
+        z.object({
+          low: z.number().min(0).max(1e9).optional(),
+          high: z.number().positive().max(1e9).optional(),
+          weight: z.number().min(0.1).max(10).optional(),
+        }),
       )
       .default({}),
   })
@@ -85,4 +100,5 @@ export const briefSchema = z.object({
     bowlPercent: within(BRIEF_REACH.percent),
     reservePercent: within(BRIEF_REACH.percent),
   }),
+  byHand: setByHandSchema.optional(),
 }) satisfies z.ZodType<Brief>;

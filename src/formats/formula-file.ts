@@ -1,9 +1,10 @@
 import { z } from 'zod';
-import { GATE_QUANTITIES } from '@/core/balance/quantities';
-import { DEFAULT_PROCESS, type ThermalHistory, usualHistory } from '@/core/matter/process';
+import { DEFAULT_PROCESS } from '@/core/matter/process';
+import { MOST_MOMENTS } from '@/core/predict/moments';
 import { briefSchema } from './brief';
 import { FormulaFileError } from './formula-file-error';
 import { compositionSchema } from './ingredient';
+import { gateSchema, momentSchema, name, temperatureC } from './moments-and-gates';
 import { STAGES } from './stages';
 
 /** Most grams a line may hold: a hundred kilograms. */
@@ -11,14 +12,6 @@ export const MOST_GRAMS = 100_000;
 /** Largest formula file that is read, in bytes; one formula is a few kilobytes. */
 export const LARGEST_FILE_BYTES = 5_000_000;
 const MOST_LINES = 60;
-const MOST_MOMENTS = 12;
-
-const name = (longest: number) =>
-  z
-    .string({ error: 'must be a text' })
-    .trim()
-    .min(1, 'must not be empty')
-    .max(longest, `must be at most ${longest} characters`);
 
 const grams = z
   .number({ error: 'must be a number of grams' })
@@ -27,11 +20,6 @@ const grams = z
 
 const share = (usual: number) =>
   z.number({ error: 'must be a number from 0 to 1' }).min(0, 'must be 0 to 1').max(1, 'must be 0 to 1').default(usual);
-
-const temperatureC = z
-  .number({ error: 'must be a number of °C' })
-  .min(-5, 'must be -5 to 110 °C')
-  .max(110, 'must be -5 to 110 °C');
 
 export const lineSchema = z
   .object({
@@ -67,45 +55,6 @@ export const processSchema = z.object({
   warmOffset: z.number().min(-5).max(5).default(DEFAULT_PROCESS.warmOffset),
   coldOffset: z.number().min(-5).max(5).default(DEFAULT_PROCESS.coldOffset),
 });
-
-const hours = z
-  .number({ error: 'must be a number of hours' })
-  .min(0, 'must be 0 h or more')
-  .max(10_000, 'must be at most 10 000 h');
-
-export const momentSchema = z
-  .object({
-    name: name(40),
-    temperatureC,
-    history: z
-      .array(z.tuple([hours, temperatureC], { error: 'must be [hours, °C]' }))
-      .min(1, 'must hold at least one [hours, °C]')
-      .max(50)
-      .optional(),
-  })
-  .transform((moment) => ({
-    ...moment,
-    history: (moment.history ?? usualHistory(moment.temperatureC)) as ThermalHistory,
-  }));
-
-export const gateSchema = z
-  .object({
-    moment: name(40),
-    quantity: z.enum(GATE_QUANTITIES, { error: `must be one of ${GATE_QUANTITIES.join(', ')}` }),
-    low: z.number({ error: 'must be a number' }).min(0, 'must be 0 or more').max(1e9).optional(),
-    high: z.number({ error: 'must be a number' }).positive('must be above 0').max(1e9).optional(),
-    /** how much a miss counts beside the others when not all can be met */
-    weight: z
-      .number({ error: 'must be a number' })
-      .min(0.1, 'must be 0.1 to 10')
-      .max(10, 'must be 0.1 to 10')
-      .optional(),
-  })
-  .refine((gate) => gate.low !== undefined || gate.high !== undefined, { error: 'must have a low or a high edge' })
-  .refine((gate) => gate.high === undefined || (gate.low ?? 0) < gate.high, {
-    error: 'low must be less than high',
-    path: ['low'],
-  });
 
 /** Grams wanted on the table at the end, what stays in pan and bowl, and the water that boils off. */
 export const yieldSchema = z.object({

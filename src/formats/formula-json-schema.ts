@@ -9,6 +9,12 @@ export function formulaJsonSchema() {
     description:
       'A chocolate sauce, ganache or glaze: what goes in, what was done to it, the moments it is looked at and the gates it must pass. ' +
       'Compositions are g per 100 g, histories hours and °C, oldest first.',
-    ...z.toJSONSchema(formulaFileSchema, { io: 'input' }),
+    ...z.toJSONSchema(formulaFileSchema, {
+      io: 'input',
+      // What is read-only in the app's memory may well be written in a file.
+      override: ({ jsonSchema }) => {
+        delete jsonSchema.readOnly;
+      },
+    }),
   };
 }

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, gramsOf, kept, openFormula, test } from './kitchen';
+import { expect, expectAccessible, gramsOf, kept, openFormula, saved, test } from './kitchen';
 
 const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
 const use = (page: Page, name: string) => page.getByRole('button', { name, exact: true });
@@ -180,6 +180,35 @@ test('a brief belongs to its formula: the gates follow, the grams do not, and th
   await note.getByRole('link', { name: 'Look at the brief' }).click();
   await page.waitForURL(/brief$/);
   await expect(field(page, 'Coat pastry: how many')).toHaveValue('200');
+  expect(silent).toEqual([]);
+});
+
+test('what is set by hand on the bench stays when the brief is opened again', async ({ page, silent }) => {
+  const id = await openFormula(page);
+  await newBrief(page, `/formulas/${id}/brief`);
+  await page.getByRole('button', { name: 'Open on the bench' }).click();
+  await page.waitForURL(/balance$/);
+  await page.getByRole('button', { name: 'Change what it must do' }).click();
+  await page
+    .getByLabel(/^At most, (Fluidity|Flow)/)
+    .first()
+    .fill('4');
+  await page.getByRole('button', { name: 'Add a moment' }).click();
+  await page.getByLabel('Name of moment 4').fill('in the boat');
+  await page.getByRole('button', { name: 'Use these' }).click();
+  await saved(page);
+  await newBrief(page, `/formulas/${id}/brief`);
+  const cards = page.getByTestId('gate-cards');
+  await expect(cards).toContainText('1.5–4.0');
+  await expect(cards).toContainText('Set by you.');
+  await field(page, 'Coat pastry: how many').fill('60');
+  await page.getByRole('button', { name: 'Open on the bench' }).click();
+  await page.waitForURL(/balance$/);
+  await expect(page.locator('[data-moment="in the boat"]')).toBeVisible();
+  const { file } = await kept(page, id);
+  expect(file.gates.find(({ quantity }) => quantity === 'apparentViscosityPaS')).toMatchObject({ high: 4 });
+  expect(file.moments.map(({ name }) => name)).toContain('in the boat');
+  expect(file.brief?.jobs[0]?.count).toBe(60);
   expect(silent).toEqual([]);
 });
 

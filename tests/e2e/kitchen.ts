@@ -1,6 +1,6 @@
 import { AxeBuilder } from '@axe-core/playwright';
 import { test as base, expect, type Page } from '@playwright/test';
-import type { FormulaFileInput } from '../../src/formats/formula-file';
+import type { FormulaFile, FormulaFileInput } from '../../src/formats/formula-file';
 
 /** A page whose console must stay clean: errors, warnings and refused content fail the test. */
 export const test = base.extend<{ page: Page; silent: string[] }>({
@@ -53,7 +53,7 @@ export async function openFormula(page: Page, change: Partial<FormulaFileInput> 
 export async function kept(page: Page, id: string) {
   return (await (await page.request.get(`/api/formulas/${id}`)).json()) as {
     revision: number;
-    file: { name: string; lines: { ingredient: string; grams: number; locked: boolean; byVolume?: boolean }[] };
+    file: FormulaFile;
   };
 }
 

@@ -3,18 +3,29 @@ import type { Moment } from '../predict/moments';
 import type { Brief, Wishes } from './brief';
 import type { Job } from './job';
 import { type JobGate, type JobMoment, jobGates, jobHistory, workTemperature } from './job-gates';
+import { withSetByHand } from './set-by-hand';
 
-/** A gate with the job and the reason it comes from; gates of the wishes belong to no job. */
+/** A gate with the job and the reason it comes from; gates of the wishes and of the cook belong to no job. */
 export interface BriefGate {
   readonly gate: Gate;
   readonly job?: number;
   readonly from?: JobGate;
+  /** the gate the cook set on the bench, which this is */
+  readonly byHand?: Gate;
+}
+
+/** What a job asks at a moment, before what others ask alike is taken together; without edges where the cook let it go. */
+export interface AskedGate {
+  readonly job: number;
+  readonly from: JobGate;
+  readonly moment: string;
 }
 
 /** Everything a formula takes over from a brief. */
 export interface BriefTargets {
   readonly moments: readonly Moment[];
   readonly gates: readonly BriefGate[];
+  readonly asked: readonly AskedGate[];
 }
 
 const PAN: Moment = { name: 'pan', temperatureC: 60, history: [[0.3, 60]] };
@@ -99,28 +110,29 @@ function wishGates({ wishes }: Brief, moment: string, portionG: number): Gate[] 
  *
  * @param brief with at least one job
  * @param portionG g of a portion of the first job, for its cost
- * @returns moments in the order pan, work, eaten, job after job; gates with their reasons
+ * @returns moments in the order pan, work, eaten, job after job; gates with their reasons; with what the cook set on the bench
  */
 export function briefTargets(brief: Brief, portionG: number): BriefTargets {
   const moments: Moment[] = [PAN];
-  const gates: BriefGate[] = [];
-  brief.jobs.forEach((job, index) => {
+  const asked: AskedGate[] = [];
+  brief.jobs.forEach((each, job) => {
     // Worked moments are there even without a gate: their puddle is what the cook looks at.
-    momentFor(job, 'work', brief.kitchenC, moments);
-    for (const from of jobGates(job)) {
-      const { name: moment } = momentFor(job, from.at, brief.kitchenC, moments);
-      const { quantity, low, high } = from;
-      if (low === undefined && high === undefined) continue;
-      // Other pieces of the same coat ask the same: once is enough.
-      const asked = (each: BriefGate) =>
-        each.gate.moment === moment &&
-        each.gate.quantity === quantity &&
-        each.gate.low === low &&
-        each.gate.high === high;
-      if (gates.some(asked)) continue;
-      gates.push({ gate: { moment, quantity, low, high }, job: index, from });
+    momentFor(each, 'work', brief.kitchenC, moments);
+    for (const from of jobGates(each)) {
+      asked.push({ job, from, moment: momentFor(each, from.at, brief.kitchenC, moments).name });
     }
   });
+  const gates: BriefGate[] = [];
+  for (const { job, from, moment } of asked) {
+    const { quantity, low, high, weight } = from;
+    if (low === undefined && high === undefined) continue;
+    // Other pieces of the same coat ask the same: once is enough.
+    const isThere = ({ gate }: BriefGate) =>
+      gate.moment === moment && gate.quantity === quantity && gate.low === low && gate.high === high;
+    if (!gates.some(isThere))
+      gates.push({ gate: { moment, quantity, low, high, ...(weight && { weight }) }, job, from });
+  }
   const first = moments[1]?.name ?? PAN.name;
-  return { moments, gates: [...gates, ...wishGates(brief, first, portionG).map((gate) => ({ gate }))] };
+  const wished = wishGates(brief, first, portionG).map((gate) => ({ gate }));
+  return withSetByHand({ moments, gates: [...gates, ...wished], asked }, brief.byHand);
 }

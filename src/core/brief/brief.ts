@@ -1,3 +1,5 @@
+import type { Gate } from '../balance/gates';
+import type { Moment } from '../predict/moments';
 import type { Restriction } from '../swap/restrictions';
 import type { HOB_EFFICIENCY } from '../yields/boiling';
 import type { Job } from './job';
@@ -44,6 +46,14 @@ export interface Making {
   readonly reservePercent: number;
 }
 
+/** Moments and gates the cook set on the bench, beside what the brief gives. */
+export interface SetByHand {
+  /** `over` is the brief's moment it stands for, while the brief still gives that one; without it, it is the cook's own */
+  readonly moments: readonly { readonly moment: Moment; readonly over?: Moment | undefined }[];
+  /** over a wish's gate of the same moment and quantity, or beside all others */
+  readonly gates: readonly Gate[];
+}
+
 /** What a batch must do, for how many, when and where. */
 export interface Brief {
   /** one or more; the first leads */
@@ -51,6 +61,7 @@ export interface Brief {
   readonly kitchenC: number;
   readonly wishes: Wishes;
   readonly making: Making;
+  readonly byHand?: SetByHand | undefined;
 }
 
 /** A brief before anything is said but the job. */

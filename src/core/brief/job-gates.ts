@@ -37,6 +37,7 @@ export interface JobGate {
   readonly quantity: Extract<GateQuantity, 'apparentViscosityPaS' | 'yieldStressPa'>;
   readonly low?: number | undefined;
   readonly high?: number | undefined;
+  readonly weight?: number | undefined;
   readonly why: Why;
   /** Pa that the reason asks for by itself, where it names one */
   readonly needsPa?: number | undefined;
@@ -187,9 +188,8 @@ export function jobGates(job: Job): JobGate[] {
   return GATES[job.use](job).map((gate) => {
     const key = `${gate.at}.${gate.quantity}`;
     const own = job.overruled[key];
-    const low = own && 'low' in own ? own.low : gate.low && round(gate.low);
-    const high = own && 'high' in own ? own.high : gate.high && round(gate.high);
-    return { ...gate, key, low: low || undefined, high };
+    const { low, high, weight } = own ?? { low: gate.low && round(gate.low), high: gate.high && round(gate.high) };
+    return { ...gate, key, low: low || undefined, high, weight };
   });
 }
 

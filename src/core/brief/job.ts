@@ -44,10 +44,12 @@ export function pullDown(slope: Slope): number {
   return Math.sin((SLOPE_DEGREES[slope] * Math.PI) / 180);
 }
 
-/** An edge or both, said by the cook over what physics gives. */
+/** Both edges as the cook says them over what physics gives: one that is left out is open, without either there is no gate. */
 export interface Overruled {
   readonly low?: number | undefined;
   readonly high?: number | undefined;
+  /** how much a miss counts, as in a gate */
+  readonly weight?: number | undefined;
 }
 
 /** One job of a batch: the use, how much of it, and when and where it is worked and eaten. */

@@ -1,3 +1,4 @@
+import type { Gate } from '@/core/balance/gates';
 import type { Brief } from '@/core/brief/brief';
 import type { Overruled } from '@/core/brief/job';
 import type { BriefPlan } from '@/core/brief/plan';
@@ -11,11 +12,13 @@ export function BriefGates({
   plan,
   landsSomewhere,
   onOverrule,
+  onLetGo,
 }: {
   brief: Brief;
   plan: BriefPlan;
   landsSomewhere: boolean;
   onOverrule: (job: number, key: string, edges: Overruled | undefined) => void;
+  onLetGo: (gate: Gate) => void;
 }) {
   return (
     <section aria-label="Gates" className="mt-6">
@@ -43,7 +46,7 @@ export function BriefGates({
         ))}
         <li className="text-mute">Your local food code and practice decide.</li>
       </ul>
-      <GateCards brief={brief} moments={plan.targets.moments} gates={plan.targets.gates} onOverrule={onOverrule} />
+      <GateCards brief={brief} targets={plan.targets} onOverrule={onOverrule} onLetGo={onLetGo} />
     </section>
   );
 }

@@ -67,7 +67,13 @@ export function BriefSays({
         <MakingSentence making={brief.making} onMake={open.make} />
       </div>
 
-      <BriefGates brief={brief} plan={plan} landsSomewhere={landsSomewhere} onOverrule={overrule} />
+      <BriefGates
+        brief={brief}
+        plan={plan}
+        landsSomewhere={landsSomewhere}
+        onOverrule={overrule}
+        onLetGo={open.letGo}
+      />
     </div>
   );
 }

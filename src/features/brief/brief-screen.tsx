@@ -2,6 +2,7 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { withBenchChanges } from '@/core/brief/bench-changes';
 import { planBrief } from '@/core/brief/plan';
 import type { OwnFormula } from '@/formats/brief-answers';
 import type { Ingredient } from '@/formats/ingredient';
@@ -41,7 +42,10 @@ export function BriefScreen({
   useRefreshOnReturn();
   const [kitchenC] = useKitchenTemperature();
   const belongs = of !== undefined && !isFor;
-  const start = useMemo(() => of?.file.brief ?? usualBrief(kitchenC, of?.file.use), [of, kitchenC]);
+  const start = useMemo(
+    () => (of?.file.brief ? withBenchChanges(of.file.brief, of.file) : usualBrief(kitchenC, of?.file.use)),
+    [of, kitchenC],
+  );
   const open = useBrief(start, `dark-pour:brief:${of ? `${of.id}${isFor ? ':for' : ''}` : 'new'}`);
   const { brief } = open;
   const plan = useMemo(() => planBrief(brief), [brief]);
@@ -101,7 +105,7 @@ export function BriefScreen({
             )}
             <p className="mb-3 text-[13px] text-mute">
               {picked === AS_IT_IS
-                ? 'The gates and the amount follow the brief; the grams stay as they are.'
+                ? `The gates and the amount follow the brief${of?.file.brief ? '' : ', in place of those on the bench now'}; the grams stay as they are.`
                 : chosen
                   ? `Opens ${chosen.name} at ${grams(Math.round(chosen.lines.reduce((sum, line) => sum + line.grams, 0)))}\u202fg.`
                   : 'Choose where to start.'}

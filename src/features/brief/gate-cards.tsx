@@ -1,9 +1,11 @@
 'use client';
 
 import { useState } from 'react';
+import type { Gate } from '@/core/balance/gates';
 import type { Brief } from '@/core/brief/brief';
-import type { BriefGate } from '@/core/brief/brief-gates';
-import type { Overruled } from '@/core/brief/job';
+import type { BriefGate, BriefTargets } from '@/core/brief/brief-gates';
+import type { Job, Overruled } from '@/core/brief/job';
+import type { JobGate } from '@/core/brief/job-gates';
 import type { Moment } from '@/core/predict/moments';
 import { Button } from '@/ui/button';
 import { momentTitle } from '@/ui/cook-words';
@@ -38,36 +40,69 @@ function history(moment: Moment): string {
 /** The gates moment by moment, each with its reason; any can be set by the cook instead. */
 export function GateCards({
   brief,
-  moments,
-  gates,
+  targets: { moments, gates, asked },
   onOverrule,
+  onLetGo,
 }: {
   brief: Brief;
-  moments: readonly Moment[];
-  gates: readonly BriefGate[];
+  targets: BriefTargets;
   /** sets a gate of a job otherwise, or back to what physics gives */
   onOverrule: (job: number, key: string, edges: Overruled | undefined) => void;
+  /** lets a gate go that was set on the bench */
+  onLetGo: (gate: Gate) => void;
 }) {
-  const gated = moments.filter(({ name }) => gates.some(({ gate }) => gate.moment === name));
+  const letGo = asked.filter(({ from }) => from.low === undefined && from.high === undefined);
+  const cards = moments
+    .map((moment) => ({
+      moment,
+      gates: gates.filter(({ gate }) => gate.moment === moment.name),
+      open: letGo.filter((each) => each.moment === moment.name),
+    }))
+    .filter((card) => card.gates.length + card.open.length > 0);
   return (
     <ul className="grid grid-cols-[repeat(auto-fill,minmax(236px,1fr))] gap-3" data-testid="gate-cards">
-      {gated.map((moment) => (
+      {cards.map(({ moment, gates: here, open }) => (
         <li key={moment.name} className="rounded-xl border border-rule bg-sheet px-4 py-3">
           <h3 className="font-sans text-[1rem] font-semibold">{momentTitle(moment.name)}</h3>
           <p className="read mb-1.5 text-[0.82rem] text-mute">
             {celsius(moment.temperatureC)}, {history(moment)}
+            {isByHand(brief, moment) && ', set on the bench'}
           </p>
           <ul className="space-y-2">
-            {gates
-              .filter(({ gate }) => gate.moment === moment.name)
-              .map((each) => (
-                <GateOf
-                  key={`${each.job ?? 'wish'} ${each.from?.key ?? each.gate.quantity}`}
+            {here.map((each) => {
+              const { job: index, from, gate, byHand } = each;
+              const job = index === undefined ? undefined : brief.jobs[index];
+              if (index === undefined || !from || !job) {
+                return (
+                  <PlainGate
+                    key={`${byHand ? 'hand' : 'wish'} ${gate.quantity} ${gate.low} ${gate.high}`}
+                    each={each}
+                    onLetGo={byHand && (() => onLetGo(byHand))}
+                  />
+                );
+              }
+              return (
+                <JobGateOf
+                  key={`${index} ${from.key}`}
                   each={each}
-                  brief={brief}
-                  onOverrule={onOverrule}
+                  from={from}
+                  job={job}
+                  onOverrule={(edges) => onOverrule(index, from.key, edges)}
                 />
-              ))}
+              );
+            })}
+            {open.map(({ job, from }) => (
+              <li key={`open ${job} ${from.key}`} className="text-[13px] text-mute">
+                {QUANTITY_WORDS[from.quantity].short}: let go by you.{' '}
+                <button
+                  type="button"
+                  className="min-h-8 font-medium text-enamel"
+                  onClick={() => onOverrule(job, from.key, undefined)}
+                >
+                  Back to what physics gives
+                </button>
+              </li>
+            ))}
           </ul>
         </li>
       ))}
@@ -75,67 +110,90 @@ export function GateCards({
   );
 }
 
-function GateOf({
+const isByHand = ({ byHand }: Brief, moment: Moment) => byHand?.moments.some((own) => own.moment === moment) ?? false;
+
+function Band({ each }: { each: BriefGate }) {
+  return (
+    <p className="flex items-baseline justify-between gap-2">
+      <span className="read text-[0.95rem] text-enamel">{bandWords(each)}</span>
+      <span className="text-[12.5px] text-mute">{QUANTITY_WORDS[each.gate.quantity].short}</span>
+    </p>
+  );
+}
+
+/** A gate of a wish, or one that was set on the bench. */
+function PlainGate({ each, onLetGo }: { each: BriefGate; onLetGo: (() => void) | undefined }) {
+  return (
+    <li>
+      <Band each={each} />
+      <p className="text-[13px] text-mute">
+        {onLetGo ? 'Set on the bench. ' : 'From the wishes above.'}
+        {onLetGo && (
+          <button type="button" className="min-h-8 font-medium text-enamel" onClick={onLetGo}>
+            let it go
+          </button>
+        )}
+      </p>
+    </li>
+  );
+}
+
+/** A gate of a job with its reason; it opens to be set otherwise. */
+function JobGateOf({
   each,
-  brief,
+  from,
+  job,
   onOverrule,
 }: {
   each: BriefGate;
-  brief: Brief;
-  onOverrule: (job: number, key: string, edges: Overruled | undefined) => void;
+  from: JobGate;
+  job: Job;
+  onOverrule: (edges: Overruled | undefined) => void;
 }) {
-  const { gate, job: index, from } = each;
+  const { gate } = each;
   const [isOpen, setIsOpen] = useState(false);
   const words = QUANTITY_WORDS[gate.quantity];
-  const job = index === undefined ? undefined : brief.jobs[index];
-  const isOwn = job !== undefined && from !== undefined && from.key in job.overruled;
-  const edge = (which: 'low' | 'high') =>
-    index !== undefined &&
-    from && (
-      <NumberField
-        label={which === 'low' ? 'From' : 'To'}
-        showLabel
-        optional
-        placeholder="open"
-        value={gate[which]}
-        rules={{
-          ...words.rules,
-          least: which === 'high' ? Math.max(APART * (gate.low ?? 0), 1e-3) : 0,
-          most: which === 'low' && gate.high !== undefined ? gate.high / APART : words.rules.most,
-        }}
-        write={(value) => String(Number(value.toPrecision(3)))}
-        onValue={(value) => onOverrule(index, from.key, { low: gate.low, high: gate.high, [which]: value })}
-      />
-    );
+  const isOwn = from.key in job.overruled;
+  const { low, high, weight } = gate;
+  const edge = (which: 'low' | 'high') => (
+    <NumberField
+      label={which === 'low' ? 'From' : 'To'}
+      showLabel
+      optional
+      placeholder="open"
+      value={gate[which]}
+      rules={{
+        ...words.rules,
+        least: which === 'high' ? Math.max(APART * (low ?? 0), 1e-3) : 0,
+        most: which === 'low' && high !== undefined ? high / APART : words.rules.most,
+      }}
+      write={(value) => String(Number(value.toPrecision(3)))}
+      onValue={(value) => onOverrule({ low, high, weight, [which]: value })}
+    />
+  );
   return (
     <li>
-      <p className="flex items-baseline justify-between gap-2">
-        <span className="read text-[0.95rem] text-enamel">{bandWords(each)}</span>
-        <span className="text-[12.5px] text-mute">{words.short}</span>
+      <Band each={each} />
+      <p className="text-[13px] leading-snug text-mute">
+        {isOwn ? 'Set by you. ' : ''}
+        {reasonOf(from, job)}{' '}
+        <button
+          type="button"
+          className="min-h-8 font-medium text-enamel"
+          aria-expanded={isOpen}
+          onClick={() => setIsOpen(!isOpen)}
+        >
+          {isOpen ? 'done' : 'set it otherwise'}
+        </button>
       </p>
-      {from && job && (
-        <p className="text-[13px] leading-snug text-mute">
-          {isOwn ? 'Set by you. ' : ''}
-          {reasonOf(from, job)}{' '}
-          <button
-            type="button"
-            className="min-h-8 font-medium text-enamel"
-            aria-expanded={isOpen}
-            onClick={() => setIsOpen(!isOpen)}
-          >
-            {isOpen ? 'done' : 'set it otherwise'}
-          </button>
-        </p>
-      )}
-      {!from && <p className="text-[13px] text-mute">From the wishes above.</p>}
-      {isOpen && from && index !== undefined && (
+      {isOpen && (
         <div className="mt-1">
           <div className="grid grid-cols-2 gap-2">
             {edge('low')}
             {edge('high')}
           </div>
           {isOwn && (
-            <Button look="bare" className="!px-2 text-[13px]" onClick={() => onOverrule(index, from.key, undefined)}>
+            <Button look="bare" className="!px-2 text-[13px]" onClick={() => onOverrule(undefined)}>
               Back to what physics gives
             </Button>
           )}

@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
+import type { Gate } from '@/core/balance/gates';
 import type { Brief, Making, Wishes } from '@/core/brief/brief';
 import { type Job, type JobUse, usualJob } from '@/core/brief/job';
 import { usualSizes } from '@/core/yields/portions';
@@ -99,6 +100,12 @@ export function useBrief(start: Brief, place: string) {
       }),
     wish: (next: Partial<Wishes>) => change((now) => ({ ...now, wishes: { ...now.wishes, ...next } })),
     make: (next: Partial<Making>) => change((now) => ({ ...now, making: { ...now.making, ...next } })),
+    /** a gate set on the bench is let go, or a wish's own comes back */
+    letGo: (gate: Gate) =>
+      change((now) => ({
+        ...now,
+        byHand: now.byHand && { ...now.byHand, gates: now.byHand.gates.filter((each) => each !== gate) },
+      })),
     kitchen: (kitchenC: number) => change((now) => ({ ...now, kitchenC })),
     again: () => {
       kept.letGo(place);

@@ -264,7 +264,7 @@ function targetsOf(demo: DemoFormula): Pick<FormulaFileInput, 'moments' | 'gates
   if (demo.brief) {
     const { targets, size } = planBrief(demo.brief);
     return {
-      moments: targets.moments.map((moment) => ({ ...moment, history: moment.history.map(([h, t]) => [h, t]) })),
+      moments: [...targets.moments],
       gates: targets.gates.map(({ gate }) => gate),
       yield: { targetGrams: Math.round(size.finishedG - size.bowlG), bowlLossGrams: Math.round(size.bowlG) },
       brief: demo.brief,
@@ -273,7 +273,7 @@ function targetsOf(demo: DemoFormula): Pick<FormulaFileInput, 'moments' | 'gates
   const use = findUse(demo.use);
   if (!use) throw new RangeError(`no use is called ${demo.use}`);
   return {
-    moments: use.moments.map((moment) => ({ ...moment, history: moment.history.map(([h, t]) => [h, t]) })),
+    moments: [...use.moments],
     gates: [...use.gates, ...(demo.gates ?? [])],
     yield: { targetGrams: demo.targetGrams, bowlLossGrams: demo.bowlLossGrams },
   };
