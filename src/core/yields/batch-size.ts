@@ -1,6 +1,6 @@
 import type { Making } from '../brief/brief';
 import { JOB_FACTS, type Job } from '../brief/job';
-import { BRIEF_DENSITY, type FilmJob, filmOf, type JobGate, leavesFilm } from '../brief/job-gates';
+import { BRIEF_DENSITY, type FilmJob, filmOf, type JobGate, jobGates, leavesFilm } from '../brief/job-gates';
 import { type FilmFlow, filmThickness } from '../flow/film';
 import { evaporationRate, HOB_EFFICIENCY } from './boiling';
 import { portionGrams } from './portions';
@@ -69,16 +69,16 @@ function extentOf(job: Job, gates: readonly JobGate[], flow: FilmFlow | undefine
   const { use } = job;
   if (!leavesFilm(use)) return { mm: job.mm, sd: job.mm > 0 ? PIECE_SD : 0 };
   if (flow) return { mm: jobFilm(job, use, flow), sd: PIECE_SD };
+  // Where the cook let a gate go, the coat wanted still says what will be poured.
+  const given = jobGates({ ...job, overruled: {} });
+  const worked = (quantity: JobGate['quantity']) => {
+    const isIt = (gate: JobGate) => gate.at === 'work' && gate.quantity === quantity;
+    return gates.find((gate) => isIt(gate) && (gate.low ?? gate.high) !== undefined) ?? given.find(isIt);
+  };
   const at = (part: number) =>
     jobFilm(job, use, {
-      apparentViscosityPaS: within(
-        gates.find((gate) => gate.quantity === 'apparentViscosityPaS'),
-        part,
-      ),
-      yieldStressPa: within(
-        gates.find((gate) => gate.at === 'work' && gate.quantity === 'yieldStressPa'),
-        part,
-      ),
+      apparentViscosityPaS: within(worked('apparentViscosityPaS'), part),
+      yieldStressPa: within(worked('yieldStressPa'), part),
       densityKgM3: BRIEF_DENSITY,
     });
   return { mm: at(0.5), sd: Math.log(at(0.7) / at(0.3)) / 2 };

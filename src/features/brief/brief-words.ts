@@ -73,9 +73,16 @@ const shown = (pa: number) => {
   return `${number}\u202f${unit}`;
 };
 
+const LISTED = new Intl.ListFormat('en-GB');
+
+/** `at the pour, nap and served`. */
+export function momentList(moments: readonly string[]): string {
+  return LISTED.format(moments.map((name) => momentTitle(name).toLowerCase()));
+}
+
 /** `misses at the pour and served`. */
 export function missesWords(moments: readonly string[]): string {
-  return `misses ${moments.map((name) => momentTitle(name).toLowerCase()).join(' and ')}`;
+  return `misses ${momentList(moments)}`;
 }
 
 /** Why a gate is where it is, in a cook's words with the figure behind it. */

@@ -64,8 +64,10 @@ export function GateCards({
       {cards.map(({ moment, gates: here, open }) => (
         <li key={moment.name} className="rounded-xl border border-rule bg-sheet px-4 py-3">
           <h3 className="font-sans text-[1rem] font-semibold">{momentTitle(moment.name)}</h3>
-          <p className="read mb-1.5 text-[0.82rem] text-mute">
-            {celsius(moment.temperatureC)}, {history(moment)}
+          <p className="mb-1.5 text-[0.82rem] text-mute">
+            <span className="read">
+              {celsius(moment.temperatureC)}, {history(moment)}
+            </span>
             {isByHand(brief, moment) && ', set on the bench'}
           </p>
           <ul className="space-y-2">

@@ -5,7 +5,7 @@ import type { Ingredient } from '@/formats/ingredient';
 import { momentTitle } from '@/ui/cook-words';
 import { grams, hours, significant } from '@/ui/format';
 import { Puddle } from '@/ui/puddle';
-import { missesWords, ROLE_WORDS } from './brief-words';
+import { missesWords, momentList, ROLE_WORDS } from './brief-words';
 
 /** What a start does, in a line. */
 function standing(start: Start): string {
@@ -79,11 +79,8 @@ export function StartList({
       )}
       {starts[0] && (
         <p className="pb-1 text-[12.5px] text-mute">
-          Curve from hot to cold; 20{'\u202f'}ml on a plate at:{' '}
-          {drawnPuddles(starts[0])
-            .map(({ moment }) => momentTitle(moment).toLowerCase())
-            .join(', ')}
-          .
+          Curve from hot to cold; 20{'\u202f'}ml on a plate{' '}
+          {momentList(drawnPuddles(starts[0]).map(({ moment }) => moment))}.
         </p>
       )}
       <ul>

@@ -26,7 +26,7 @@ describe('how much', () => {
         return filmThickness(
           {
             apparentViscosityPaS: eta?.[edge] ?? 0,
-            yieldStressPa: tau?.[edge] ?? (edge === 'low' ? 0 : 0),
+            yieldStressPa: tau?.[edge] ?? 0,
             densityKgM3: BRIEF_DENSITY,
           },
           FILM_USES[use].sideM,
@@ -47,6 +47,15 @@ describe('how much', () => {
     expect(size.jobs[0]?.mm).toBeCloseTo(filmThickness(flow, 0.02, 8), 12);
     expect(jobFilm(job, 'coat', flow)).toBeCloseTo(filmThickness(flow, 0.02, 8), 12);
     expect(size.doubtG).toBeLessThan(sized([job]).doubtG);
+  });
+
+  it('a gate that is let go changes nothing of the amount; one that is moved does', () => {
+    const job = jobOf('coat', { count: 40 });
+    const without = (key: string) => sized([{ ...job, overruled: { [key]: {} } }]).finishedG;
+    expect(without('work.yieldStressPa')).toBeCloseTo(sized([job]).finishedG, 9);
+    expect(without('work.apparentViscosityPaS')).toBeCloseTo(sized([job]).finishedG, 9);
+    const stiffer = { ...job, overruled: { 'work.yieldStressPa': { low: 20, high: 40 } } };
+    expect(sized([stiffer]).finishedG).toBeGreaterThan(1.2 * sized([job]).finishedG);
   });
 
   it('a film runs further down a higher cake, and its gate asks for more', () => {
