@@ -23,12 +23,11 @@ export function AmountPanel({ brief, size }: { brief: Brief; size: BatchSize }) 
   const parts = [
     ...brief.jobs.map((job, i) => ({
       key: `${job.use} ${i}`,
-      name: job.what.trim() || JOB_WORDS[job.use].things,
       g: (size.jobs[i]?.usedG ?? 0) + (size.jobs[i]?.runOffG ?? 0),
       fill: i % 2 === 0 ? 'var(--color-pour-drawn)' : 'color-mix(in oklab, var(--color-pour-drawn) 72%, white)',
     })),
-    { key: 'bowl', name: 'bowl and bag', g: bowlG, fill: '#7d8c92' },
-    { key: 'reserve', name: 'reserve', g: reserveG, fill: '#a3b1b5' },
+    { key: 'bowl', g: bowlG, fill: '#7d8c92' },
+    { key: 'reserve', g: reserveG, fill: '#a3b1b5' },
   ].filter((part) => part.g > 0);
   return (
     <section aria-label="How much" data-testid="amount">

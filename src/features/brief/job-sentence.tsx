@@ -5,7 +5,7 @@ import { type PortionKey, portionKind, type SizeField } from '@/core/yields/port
 import { BRIEF_REACH } from '@/formats/brief';
 import { InlineChoice } from '@/ui/inline-choice';
 import { InlineText } from '@/ui/inline-text';
-import { JOB_WORDS } from '@/ui/job-words';
+import { JOB_WORDS, usualThings } from '@/ui/job-words';
 import { NumberField } from '@/ui/number-field';
 import type { AmountRules } from '@/ui/parse-amount';
 import { PORTION_WORDS, SIZE_WORDS, SLOPE_WORDS } from './brief-words';
@@ -76,7 +76,7 @@ export function JobSentence({
       <InlineText
         label={label('what')}
         value={job.what}
-        placeholder={job.portion === 'jar' ? 'jars' : words.things}
+        placeholder={job.portion === 'jar' ? (job.count === 1 ? 'jar' : 'jars') : usualThings(job.use, job.count)}
         longest={80}
         onText={(what) => onJob({ what })}
       />
