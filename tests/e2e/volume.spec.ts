@@ -1,4 +1,4 @@
-import { expect, test } from './kitchen';
+import { expect, STIFF_GANACHE, test } from './kitchen';
 
 test('five thousand rows are imported with progress and still filter at once (printed, not judged)', async ({
   page,
@@ -33,4 +33,32 @@ test('five thousand rows are imported with progress and still filter at once (pr
   process.stdout.write(`filtering 5,000: ${times.map((ms) => ms.toFixed(0)).join(', ')} ms\n`);
   await page.getByRole('searchbox').fill('crate 4999');
   await expect(page.locator('tr[data-ingredient]')).toHaveCount(1);
+});
+
+test('a big kitchen’s list is drawn a page at a time, and its search looks through all of it', async ({
+  page,
+  silent,
+}) => {
+  test.setTimeout(60_000);
+  const formulas = Array.from({ length: 60 }, (_, i) => ({
+    ...STIFF_GANACHE,
+    name: `Mill archive ${String(i).padStart(3, '0')}`,
+  }));
+  await page.goto('/');
+  await page.getByTestId('formula-file').setInputFiles({
+    name: 'archive.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(formulas)),
+  });
+  const cards = page.getByRole('list').getByRole('link', { name: /ganache|archive/ });
+  const more = page.getByRole('button', { name: /^Show more/ });
+  await expect(more).toBeVisible({ timeout: 30_000 });
+  await expect(page.locator('main ul > li')).toHaveCount(48);
+  await page.getByRole('searchbox').fill('Mill archive 000');
+  await expect(cards.first()).toContainText('Mill archive 000');
+  await page.getByRole('searchbox').fill('');
+  await expect(page.locator('main ul > li')).toHaveCount(48);
+  await more.click();
+  await expect.poll(() => page.locator('main ul > li').count()).toBeGreaterThan(60);
+  expect(silent).toEqual([]);
 });

@@ -1,10 +1,9 @@
 'use client';
 
-import Fuse from 'fuse.js';
 import { ClipboardList, ClipboardPaste, FileDown, FileUp, Plus, Search } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { type ChangeEvent, useMemo, useRef, useState, useTransition } from 'react';
+import { type ChangeEvent, useRef, useState, useTransition } from 'react';
 import { type FormulaFileInput, LARGEST_FILE_BYTES, parseFormulaText, readFormulas } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { findRecipe } from '@/formats/recipe-json-ld';
@@ -16,9 +15,7 @@ import { archiveFormula, copyFormula, createFormula, deleteFormula, restoreFormu
 import type { FormulaSummary } from './formula-summary';
 import { NewFormulaDialog } from './new-formula-dialog';
 import { RecipeSheet } from './recipe-sheet';
-
-/** The choice that shows what was put away. */
-const ARCHIVE = '\u0000archive';
+import { ARCHIVE, useFoundFormulas } from './use-found-formulas';
 
 /** The list of formulas: search, open, copy, delete with undo, begin anew, read a file. */
 export function LibraryScreen({
@@ -30,8 +27,7 @@ export function LibraryScreen({
 }) {
   useRefreshOnReturn();
   const router = useRouter();
-  const [query, setQuery] = useState('');
-  const [tag, setTag] = useState('');
+  const { query, setQuery, tag, setTag, tags, archived, total, found, left, showMore } = useFoundFormulas(all);
   const [recipe, setRecipe] = useState<string | undefined>();
   const [isNew, setIsNew] = useState(false);
   const [deleted, setDeleted] = useState<{ id: string; name: string } | undefined>();
@@ -39,20 +35,6 @@ export function LibraryScreen({
   const [pending, startTransition] = useTransition();
   const fileInput = useRef<HTMLInputElement>(null);
 
-  const archived = all.filter((formula) => formula.archived).length;
-  const tags = useMemo(() => [...new Set(all.flatMap((formula) => formula.tags))].sort(), [all]);
-  const formulas = useMemo(
-    () =>
-      all.filter((formula) =>
-        tag === ARCHIVE ? formula.archived : !formula.archived && (tag === '' || formula.tags.includes(tag)),
-      ),
-    [all, tag],
-  );
-  const index = useMemo(
-    () => new Fuse(formulas, { keys: ['words'], threshold: 0.3, ignoreLocation: true, minMatchCharLength: 2 }),
-    [formulas],
-  );
-  const found = query.trim() === '' ? formulas : index.search(query.trim()).map(({ item }) => item);
   const refresh = () => startTransition(() => router.refresh());
   const open = (id: string) => router.push(`/formulas/${id}/balance`);
 
@@ -173,7 +155,7 @@ export function LibraryScreen({
           <p className="py-10 text-mute">
             No formula matches “{query}”.{' '}
             <button type="button" className="font-semibold text-enamel underline" onClick={() => setQuery('')}>
-              Show all {formulas.length}
+              Show all {total}
             </button>
           </p>
         ) : (
@@ -199,6 +181,11 @@ export function LibraryScreen({
               />
             ))}
           </ul>
+        )}
+        {left > 0 && (
+          <p className="mt-5 text-center">
+            <Button onClick={showMore}>Show more, {left} are left</Button>
+          </p>
         )}
       </main>
       {deleted && (
