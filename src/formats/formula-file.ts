@@ -150,7 +150,8 @@ export function readFormula(value: unknown): FormulaFile {
 }
 
 /** Most formulas a library file may hold. */
-const MOST_FORMULAS = 2000;
+/** Most formulas one file may hold. */
+export const MOST_FORMULAS = 2000;
 
 /**
  * Reads one formula, a list of them, or a whole library file (`dark-pour/library`).
@@ -162,6 +163,7 @@ export function readFormulas(value: unknown): FormulaFile[] {
     value !== null && typeof value === 'object' && 'format' in value && value.format === 'dark-pour/library';
   const list = isLibrary ? (value as { formulas?: unknown }).formulas : value;
   if (!Array.isArray(list)) return [readFormula(list)];
+  if (list.length === 0) throw new FormulaFileError('there is no formula in it');
   if (list.length > MOST_FORMULAS) throw new FormulaFileError(`${list.length} formulas are too many for one file`);
   return list.map((each, i) => {
     try {

@@ -1,18 +1,13 @@
 import { type Database, openDatabase } from './db/database';
 import { lanternMillFormulas } from './demo/lantern-mill';
-import { createFormula, listFormulas } from './repositories/formulas';
+import { createFormulas, listFormulas } from './repositories/formulas';
 import { refreshTypical, stockEmptyLarder } from './repositories/larder';
 import { startingLarder } from './repositories/starting-larder';
-
-const SECOND = 1000;
 
 /** Puts Lantern Mill's formulas into an empty library, the first of them changed last. */
 async function seedDemo(db: Database, now: Date): Promise<void> {
   if ((await listFormulas(db)).length > 0) return;
-  const files = lanternMillFormulas();
-  for (const [index, file] of files.entries()) {
-    await createFormula(db, file, new Date(now.getTime() - (files.length - index) * SECOND));
-  }
+  await createFormulas(db, lanternMillFormulas().reverse(), now);
 }
 
 /**

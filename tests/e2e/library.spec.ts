@@ -93,6 +93,15 @@ test('a formula goes out as a file and comes back; files that are none are refus
 
   for (const [name, text, words] of [
     ['notes.json', 'dear diary', 'this is not JSON'],
+    ['empty.json', '[]', 'there is no formula in it'],
+    [
+      'half.json',
+      JSON.stringify([
+        { ...STIFF_GANACHE, name: 'Half a file' },
+        { ...STIFF_GANACHE, name: '' },
+      ]),
+      'formula 2: name: must not be empty',
+    ],
     ['later.json', JSON.stringify({ ...STIFF_GANACHE, version: 9 }), 'only version 1'],
     [
       'grams.json',
@@ -107,6 +116,7 @@ test('a formula goes out as a file and comes back; files that are none are refus
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });
     await expect(page.getByRole('alert').filter({ hasText: name })).toContainText(words);
   }
+  await expect(page.getByText('Half a file'), 'none of a file that is refused is kept').toHaveCount(0);
   expect(silent).toEqual([]);
 });
 

@@ -5,6 +5,7 @@ import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import {
   archiveFormula,
   createFormula,
+  createFormulas,
   deleteFormula,
   findFormula,
   forgetDeleted,
@@ -47,6 +48,18 @@ describe('formulas as kept', () => {
     const { id } = await createFormula(kitchen.db, bare, at(1));
     expect(plain((await findFormula(kitchen.db, id))?.file)).toEqual(plain(bare));
     await deleteFormula(kitchen.db, id, at(1));
+  });
+
+  it('several are kept all or none, in the order of their file', async () => {
+    const before = (await listFormulas(kitchen.db)).length;
+    const named = ['A', 'B', 'C'].map((name) => ({ ...gloss, name }));
+    const broken = { ...gloss, lines: [{ ...gloss.lines[0], grams: Number.NaN, ingredient: null }] };
+    await expect(createFormulas(kitchen.db, [...named, broken as unknown as FormulaFile], at(50))).rejects.toThrow();
+    expect(await listFormulas(kitchen.db)).toHaveLength(before);
+    const ids = await createFormulas(kitchen.db, named, at(50));
+    const listed = (await listFormulas(kitchen.db)).filter(({ id }) => ids.includes(id));
+    expect(listed.map(({ file }) => file.name)).toEqual(['A', 'B', 'C']);
+    for (const id of ids) await deleteFormula(kitchen.db, id, at(50));
   });
 
   it('count their saves and replace all rows at once', async () => {

@@ -3,10 +3,17 @@ import type { FormulaFileInput } from '@/formats/formula-file';
 import { askServer } from '@/ui/ask-server';
 
 const createdSchema = z.object({ id: z.string() });
+const addedSchema = z.object({ ids: z.array(z.string()) });
 const storedSchema = z.object({ file: z.looseObject({ name: z.string() }) });
+
 /** Keeps a new formula and returns its id. */
 export async function createFormula(formula: FormulaFileInput): Promise<string> {
   return createdSchema.parse(await askServer('/api/formulas', 'POST', { formula })).id;
+}
+
+/** Keeps all formulas of a file, or none of them, and returns their ids. */
+export async function createFormulas(formulas: readonly FormulaFileInput[]): Promise<string[]> {
+  return addedSchema.parse(await askServer('/api/library', 'POST', { formulas })).ids;
 }
 
 /** Keeps a copy of a formula under a name of its own and returns its id. */

@@ -4,14 +4,21 @@ import { ClipboardList, ClipboardPaste, FileDown, FileUp, Plus, Search } from 'l
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { type ChangeEvent, useRef, useState, useTransition } from 'react';
-import { type FormulaFileInput, LARGEST_FILE_BYTES, parseFormulaText, readFormulas } from '@/formats/formula-file';
+import { LARGEST_FILE_BYTES, parseFormulaText, readFormulas } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { findRecipe } from '@/formats/recipe-json-ld';
 import { Button } from '@/ui/button';
 import { TopBar } from '@/ui/top-bar';
 import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
 import { FormulaCard } from './formula-card';
-import { archiveFormula, copyFormula, createFormula, deleteFormula, restoreFormula } from './formula-requests';
+import {
+  archiveFormula,
+  copyFormula,
+  createFormula,
+  createFormulas,
+  deleteFormula,
+  restoreFormula,
+} from './formula-requests';
 import type { FormulaSummary } from './formula-summary';
 import { NewFormulaDialog } from './new-formula-dialog';
 import { RecipeSheet } from './recipe-sheet';
@@ -65,10 +72,8 @@ export function LibraryScreen({
           setRecipe(text);
           return;
         }
-        const read = readFormulas(value);
-        const ids: string[] = [];
-        for (const formula of read) ids.push(await createFormula(formula as FormulaFileInput));
-        if (ids.length === 1) open(ids[0] as string);
+        const [id, ...others] = await createFormulas(readFormulas(value));
+        if (id !== undefined && others.length === 0) open(id);
         else refresh();
       } catch (error) {
         throw new Error(`${file.name} could not be read as a formula: ${(error as Error).message}`);

@@ -158,6 +158,23 @@ export async function createFormula(
   });
 }
 
+/**
+ * Keeps several new formulas, all or none.
+ *
+ * @param files as they stand in a list, the first on top
+ * @returns their ids
+ */
+export async function createFormulas(db: Database, files: readonly FormulaFile[], now: Date): Promise<string[]> {
+  return db.transaction(async (tx) => {
+    const ids: string[] = [];
+    // The list shows the last changed first: each is a moment older than the one before.
+    for (const [i, file] of files.entries()) {
+      ids.push((await createFormula(tx, file, new Date(now.getTime() - i))).id);
+    }
+    return ids;
+  });
+}
+
 /** Writes a formula's contents over what is there. */
 async function rewrite(
   db: Database,
