@@ -1,7 +1,6 @@
 'use client';
 
 import type { ApexOptions } from 'apexcharts';
-import dynamic from 'next/dynamic';
 import { memo, type PointerEvent, useEffect, useLayoutEffect, useMemo, useRef, useState } from 'react';
 import { CURVE_FROM_C, CURVE_TO_C, type ResistanceCurve } from '@/core/predict/curve';
 import {
@@ -33,11 +32,12 @@ import { moveLines } from './chart-paths';
 import { significant } from './format';
 import { GateHandles } from './gate-handles';
 import { nearestLandmark } from './landmarks';
+import { later } from './later';
 
 export type { ChartGate, ChartPoint } from './chart-marks';
 
 /** Drawn anew only when what it is given has changed: it compares all its data each time it is asked. */
-const Chart = memo(dynamic(() => import('react-apexcharts'), { ssr: false }));
+const Chart = memo(later(() => import('react-apexcharts').then((chart) => chart.default)));
 
 /** Between what eight batches in ten fall, at each temperature of the curve. */
 export interface ChartBand {

@@ -93,3 +93,49 @@ test('going back shows what was saved last, not what the browser kept', async ({
   await page.waitForURL(/balance$/);
   expect(silent).toEqual([]);
 });
+
+test('a bench that has rested goes on in full while the server cannot be reached', async ({ page, context }) => {
+  const id = await openFormula(page);
+  // What may be asked for next is fetched while the bench rests.
+  await page.waitForTimeout(3000);
+  await context.setOffline(true);
+  await page.keyboard.press('b');
+  await expect(page.getByTestId('outcome')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('verdict')).not.toContainText('too');
+  await page.keyboard.press('m');
+  await expect(page.getByTestId('map-inside')).toBeAttached();
+  await page.keyboard.press('m');
+  await page.getByRole('button', { name: 'Change what it must do' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'Add a moment' }).click();
+  await page.getByRole('button', { name: 'Use these' }).click();
+  await expect(page.locator('[data-moment=later]')).toBeVisible();
+  await expect(page.getByTestId('save-state')).toHaveText('Not saved yet');
+  await context.setOffline(false);
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  expect((await kept(page, id)).file.moments.map(({ name }) => name)).toContain('later');
+});
+
+test('a bench whose server goes away while it comes up stays, says so, and is whole again', async ({
+  page,
+  context,
+}) => {
+  const failures: string[] = [];
+  page.on('pageerror', (error) => failures.push(error.message));
+  await openFormula(page);
+  await context.setOffline(true);
+  await page.keyboard.press('b');
+  await expect(
+    page.getByTestId('outcome').or(page.getByRole('alert').filter({ hasText: 'cannot be reached' })),
+  ).toBeVisible();
+  await gramsOf(page, 'Whipping cream').fill('260');
+  await expect(page.getByTestId('verdict')).toBeVisible();
+  await page.waitForTimeout(2000);
+  await expect(page.getByTestId('verdict'), 'what is on the screen stays').toBeVisible();
+  await context.setOffline(false);
+  await expect(page.getByTestId('resistance-chart').locator('.apexcharts-series path').first()).toBeAttached();
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  await page.getByRole('button', { name: 'Balance it' }).click();
+  await expect(page.getByTestId('outcome')).toBeVisible();
+  expect(failures).toEqual([]);
+});

@@ -1,9 +1,9 @@
 'use client';
 
 import { Redo2, Undo2 } from 'lucide-react';
-import dynamic from 'next/dynamic';
 import { memo, type ReactNode } from 'react';
 import type { MeasureSystem } from '@/core/matter/measures';
+import { later } from '@/ui/later';
 import { NumberField } from '@/ui/number-field';
 import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
@@ -13,10 +13,10 @@ import { FormulaName } from './formula-name';
 import type { OpenFormula } from './use-formula';
 
 /** The menu comes a moment after the bench: its place is kept. */
-const LaterMenu = dynamic(() => import('./bench-menu').then(({ BenchMenu }) => BenchMenu), {
-  ssr: false,
-  loading: () => <span className="size-11" />,
-});
+export const LaterMenu = later(
+  () => import('./bench-menu').then(({ BenchMenu }) => BenchMenu),
+  <span className="size-11" />,
+);
 
 /**
  * The bar over the bench: the formula's name, back and forth, what can be made of it, and how this kitchen measures. It stands still while

@@ -1,7 +1,6 @@
 'use client';
 
 import type { ApexOptions } from 'apexcharts';
-import dynamic from 'next/dynamic';
 import { useMemo } from 'react';
 import { dayPath } from '@/core/predict/day-path';
 import type { Prediction } from '@/core/predict/formula';
@@ -9,8 +8,9 @@ import { chartNonce } from '@/ui/chart-nonce';
 import { momentTitle } from '@/ui/cook-words';
 import { celsius, hours, significant } from '@/ui/format';
 import { LANDMARKS, nearestLandmark } from '@/ui/landmarks';
+import { later } from '@/ui/later';
 
-const Chart = dynamic(() => import('react-apexcharts'), { ssr: false });
+const Chart = later(() => import('react-apexcharts').then((chart) => chart.default));
 
 const LOWEST = -1.8;
 const HIGHEST = 5.5;

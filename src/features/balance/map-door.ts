@@ -1,19 +1,14 @@
-import { type Remote, wrap } from 'comlink';
 import type { MapDoor } from '@/workers/map.worker';
+import { type Thread, threadOf } from '@/workers/thread';
 
-/** A thread that draws maps, and its door. */
-export interface MapThread {
-  readonly thread: Worker;
-  readonly door: Remote<MapDoor>;
-}
+/** A thread that draws maps. */
+export type MapThread = Thread<MapDoor>;
 
 /** One idle thread, kept from one map to the next. */
 let spare: MapThread | undefined;
 
-function start(): MapThread {
-  const thread = new Worker(new URL('../../workers/map.worker.ts', import.meta.url), { type: 'module' });
-  return { thread, door: wrap<MapDoor>(thread) };
-}
+const start = (): MapThread =>
+  threadOf(() => new Worker(new URL('../../workers/map.worker.ts', import.meta.url), { type: 'module' }));
 
 /** Starts a thread before the first map is asked for; nothing when one is there already. */
 export function readyMapThread(): MapThread | undefined {
@@ -31,6 +26,6 @@ export function takeMapThread(): MapThread {
 
 /** Keeps a thread for the next map; a question it still works on is left off when the next one comes. */
 export function keepMapThread(thread: MapThread): void {
-  if (spare) thread.thread.terminate();
+  if (spare) thread.close();
   else spare = thread;
 }

@@ -101,7 +101,7 @@ function Field({
       onAxes.has(i) ? { ...line, grams: origin.current.lines[i]?.grams ?? line.grams } : line,
     ),
   };
-  const { map, share, stopped, stop } = useFieldMap(around, axes);
+  const { map, share, stopped, fault, stop, again } = useFieldMap(around, axes);
   const dragging = useRef(false);
   const reach: readonly [Reach, Reach] = [axisReach(around, axes[0]), axisReach(around, axes[1])];
   const at = (axis: 0 | 1, value: number) => (value - reach[axis][0]) / (reach[axis][1] - reach[axis][0]);
@@ -279,6 +279,14 @@ function Field({
               : 'no place on this field passes every gate'
             : 'drawing…'}
         </span>
+        {fault && (
+          <span role="alert" className="text-off">
+            {fault}{' '}
+            <button type="button" className="min-h-11 font-medium underline" onClick={again}>
+              Draw it again
+            </button>
+          </span>
+        )}
         {share < 1 && !stopped && (
           <span className="ml-auto flex items-center gap-2">
             <progress value={share} className="h-2 w-24 accent-enamel" aria-label="Drawing the map" />

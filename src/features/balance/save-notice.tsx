@@ -1,13 +1,13 @@
 'use client';
 
-import dynamic from 'next/dynamic';
 import type { FormulaFile } from '@/formats/formula-file';
 import { Button } from '@/ui/button';
+import { later } from '@/ui/later';
 import type { FormulaDraft } from './formula-draft';
 import type { Autosave, SaveState } from './use-autosave';
 import type { Larder } from './use-formula';
 
-const LaterSideBySide = dynamic(() => import('./side-by-side').then(({ SideBySide }) => SideBySide), { ssr: false });
+export const LaterSideBySide = later(() => import('./side-by-side').then(({ SideBySide }) => SideBySide));
 
 /** Where saving stands, in one or two words. */
 export function saveWords(state: SaveState): string {

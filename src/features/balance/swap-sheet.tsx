@@ -67,6 +67,7 @@ export function SwapSheet({
   const [answer, setAnswer] = useState<
     { chosen: Chosen; grams: readonly number[]; within: number | undefined } | undefined
   >();
+  const [fault, setFault] = useState<string | undefined>();
   const line = draft.lines.find(({ key }) => key === rowKey);
   const own = (id: string) => larder.get(id);
 
@@ -81,9 +82,11 @@ export function SwapSheet({
         return ingredient ? [[i, substituteOf(ingredient)] as const] : [];
       }),
     );
-    void swap(predicted.formula, substitutes).then(({ grams: found, within }) => {
-      if (wanted) setAnswer({ chosen, grams: found, within });
-    });
+    setFault(undefined);
+    swap(predicted.formula, substitutes).then(
+      ({ grams: found, within }) => wanted && setAnswer({ chosen, grams: found, within }),
+      (error: Error) => wanted && setFault(error.message),
+    );
     return () => {
       wanted = false;
     };
@@ -188,10 +191,12 @@ export function SwapSheet({
             within={ready.within}
           />
         ) : (
-          <p className="self-center text-mute">
-            {chosen.size > 0
-              ? 'Balancing…'
-              : 'Choose what you have. The pan is balanced again so that the curve stays, and you see what changes before you take it.'}
+          <p className={`self-center ${fault ? 'text-off' : 'text-mute'}`} role={fault ? 'alert' : undefined}>
+            {fault
+              ? fault
+              : chosen.size > 0
+                ? 'Balancing…'
+                : 'Choose what you have. The pan is balanced again so that the curve stays, and you see what changes before you take it.'}
           </p>
         )}
       </div>

@@ -1,11 +1,12 @@
 'use client';
 
-import { type Remote, wrap } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import type { Remote } from 'comlink';
+import { useEffect, useState } from 'react';
 import type { BalanceGoal } from '@/core/balance/goal';
 import type { Formula } from '@/core/predict/formula';
 import type { Substitute } from '@/core/swap/swap';
 import type { BalanceAnswer, BalanceDoor, BalanceRequest, SwapAnswer } from '@/workers/balance.worker';
+import { threadOf } from '@/workers/thread';
 import type { FormulaDraft } from './formula-draft';
 
 /** A balance that was asked for: what it started from and what came of it. */
@@ -17,33 +18,29 @@ export interface BalanceOutcome {
   readonly byVolume: readonly boolean[] | undefined;
 }
 
-/** Runs balances and swaps in a worker, so that the screen stays free. */
-export function useBalance() {
-  const worker = useRef<{ thread: Worker; door: Remote<BalanceDoor> } | undefined>(undefined);
-  const [busy, setBusy] = useState(false);
-
-  useEffect(
-    () => () => {
-      worker.current?.thread.terminate();
-      worker.current = undefined;
-    },
-    [],
+const startThread = () =>
+  threadOf<BalanceDoor>(
+    () => new Worker(new URL('../../workers/balance.worker.ts', import.meta.url), { type: 'module' }),
   );
 
+/** Runs balances and swaps in a worker, so that the screen stays free. */
+export function useBalance() {
+  const [thread] = useState(startThread);
+  const [busy, setBusy] = useState(false);
+
+  useEffect(() => thread.close, [thread]);
+
   const run = async <Answer>(work: (door: Remote<BalanceDoor>) => Promise<Answer>): Promise<Answer> => {
-    if (!worker.current) {
-      const thread = new Worker(new URL('../../workers/balance.worker.ts', import.meta.url), { type: 'module' });
-      worker.current = { thread, door: wrap<BalanceDoor>(thread) };
-    }
     setBusy(true);
     try {
-      return await work(worker.current.door);
+      return await thread.ask(work);
     } finally {
       setBusy(false);
     }
   };
   return {
     busy,
+    ready: thread.ready,
     ask: (formula: Formula, request: BalanceRequest): Promise<BalanceAnswer> =>
       run((door) => door.balance(formula, request)),
     swap: (formula: Formula, substitutes: ReadonlyMap<number, Substitute>): Promise<SwapAnswer> =>

@@ -3,7 +3,7 @@
 import { useRef, useState } from 'react';
 import type { BalanceGoal } from '@/core/balance/goal';
 import type { Obstacle } from '@/core/balance/obstacles';
-import type { Household } from '@/workers/balance.worker';
+import type { BalanceAnswer, Household } from '@/workers/balance.worker';
 import { applyEdit, type FormulaDraft, type Loosening } from './formula-draft';
 import { type BalanceOutcome, useBalance } from './use-balance';
 import { knownLines, type Larder, type OpenFormula, predictDraft } from './use-formula';
@@ -28,7 +28,8 @@ export function useBalancing(
   household: (draft: FormulaDraft) => Household | undefined,
 ) {
   const { draft, edit } = formula;
-  const { busy, ask: askWorker, swap } = useBalance();
+  const { busy, ready, ask: askWorker, swap } = useBalance();
+  const [fault, setFault] = useState<string | undefined>();
   const [goal, setGoal] = useState<BalanceGoal>('close');
   const [held, setHeld] = useState<BalanceOutcome | undefined>();
   const latest = useRef(draft);
@@ -39,13 +40,24 @@ export function useBalancing(
     const standing = predictDraft(asked, larder);
     if (!standing || busy || knownLines(asked, larder).length !== asked.lines.length) return;
     const cups = household(asked);
-    const answer = await askWorker(standing.formula, { goal: wanted, household: cups, freeTotal });
+    setFault(undefined);
+    let answer: BalanceAnswer;
+    try {
+      answer = await askWorker(standing.formula, { goal: wanted, household: cups, freeTotal });
+    } catch (error) {
+      setFault((error as Error).message);
+      return;
+    }
     if (requestOf(latest.current) !== requestOf(asked)) return;
     setHeld({ before: asked, answer, goal: wanted, byVolume: cups?.lines.map((line) => line !== undefined) });
   };
 
   return {
     busy,
+    /** why no balance came, if none did */
+    fault,
+    /** starts the worker before it is asked */
+    ready,
     swap,
     goal,
     proposal,

@@ -17,6 +17,8 @@ export function useFieldMap(formula: Formula, axes: readonly [MapAxis, MapAxis])
   const [map, setMap] = useState<FieldMap | undefined>();
   const [share, setShare] = useState(1);
   const [stopped, setStopped] = useState(false);
+  const [fault, setFault] = useState<string | undefined>();
+  const [asks, setAsks] = useState(0);
 
   useEffect(
     () => () => {
@@ -32,32 +34,38 @@ export function useFieldMap(formula: Formula, axes: readonly [MapAxis, MapAxis])
     let wanted = true;
     setStopped(false);
     worker.current ??= takeMapThread();
-    const { door } = worker.current;
+    const { ask } = worker.current;
     const progress = proxy((done: number) => wanted && setShare(done));
-    const take = (found: FieldMap | undefined) => {
-      if (wanted && found) setMap(found);
+    const draw = async (size: typeof ROUGH) => {
+      try {
+        const found = await ask((door) => door.map(formula, axes, size, progress));
+        if (wanted && found) setMap(found);
+      } catch (error) {
+        if (wanted) setFault((error as Error).message);
+      }
     };
-    void door.map(formula, axes, ROUGH, progress).then(take);
-    const timer = setTimeout(() => {
+    setFault(undefined);
+    void draw(ROUGH);
+    const timer = setTimeout(async () => {
       setShare(0);
-      void door.map(formula, axes, FINE, progress).then((found) => {
-        take(found);
-        if (wanted) setShare(1);
-      });
+      await draw(FINE);
+      if (wanted) setShare(1);
     }, REST_MS);
     return () => {
       wanted = false;
       clearTimeout(timer);
     };
-  }, [question, formula.gates, formula.moments]);
+  }, [question, formula.gates, formula.moments, asks]);
 
   return {
     map,
     share,
     stopped,
+    /** why there is no new picture, if there is none */
+    fault,
+    again: () => setAsks(asks + 1),
     stop: () => {
-      worker.current?.thread.terminate();
-      worker.current = undefined;
+      worker.current?.close();
       setShare(1);
       setStopped(true);
     },

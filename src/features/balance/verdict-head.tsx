@@ -42,7 +42,7 @@ export function VerdictHead({
   household: boolean | undefined;
   onHousehold: (household: boolean) => void;
 }) {
-  const { goal, setGoal, proposal, busy } = balancing;
+  const { goal, setGoal, proposal, busy, fault } = balancing;
   const next = BALANCE_GOALS[(BALANCE_GOALS.indexOf(goal) + 1) % BALANCE_GOALS.length] as BalanceGoal;
   return (
     <section aria-label="Verdict" className="px-4 pt-3 pb-2">
@@ -91,6 +91,11 @@ export function VerdictHead({
           />
           round to whole spoons and quarter cups
         </label>
+      )}
+      {fault && (
+        <p role="alert" className="mb-1 rounded-lg bg-off-wash px-3 py-2 text-[13.5px] text-off">
+          {fault}
+        </p>
       )}
       {proposal ? (
         <ProposalCard

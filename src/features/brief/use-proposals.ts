@@ -1,29 +1,32 @@
 'use client';
 
-import { proxy, type Remote, wrap } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { proxy } from 'comlink';
+import { useEffect, useMemo, useState } from 'react';
 import type { Brief } from '@/core/brief/brief';
 import type { Answer, Shelf } from '@/formats/brief-answers';
 import type { BriefDoor } from '@/workers/brief.worker';
+import { threadOf } from '@/workers/thread';
 
 /** Rest after the last word before the search begins, ms. */
 const REST_MS = 220;
 
+/** A thread that knows the shelf. */
+const startThread = (shelf: Shelf) =>
+  threadOf<BriefDoor>(
+    () => new Worker(new URL('../../workers/brief.worker.ts', import.meta.url), { type: 'module' }),
+    (door) => void door.open(shelf),
+  );
+
 /** What a brief could start from, from a worker: the first at once, with how far it is and a way to stop it. */
 export function useProposals(brief: Brief, pinned: string | undefined, shelf: Shelf) {
-  const worker = useRef<{ thread: Worker; door: Remote<BriefDoor> } | undefined>(undefined);
+  const thread = useMemo(() => startThread(shelf), [shelf]);
   const [answer, setAnswer] = useState<Answer | undefined>();
   const [share, setShare] = useState(0);
   const [stopped, setStopped] = useState(false);
   const [asks, setAsks] = useState(0);
   const [fault, setFault] = useState<string | undefined>();
 
-  const close = () => {
-    worker.current?.thread.terminate();
-    worker.current = undefined;
-  };
-  // biome-ignore lint/correctness/useExhaustiveDependencies: closes what is open when the screen goes
-  useEffect(() => close, []);
+  useEffect(() => thread.close, [thread]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: asking again asks the same once more
   useEffect(() => {
@@ -32,19 +35,13 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
     setFault(undefined);
     setShare(0);
     const timer = setTimeout(async () => {
-      if (!worker.current) {
-        const thread = new Worker(new URL('../../workers/brief.worker.ts', import.meta.url), { type: 'module' });
-        const door = wrap<BriefDoor>(thread);
-        worker.current = { thread, door };
-        void door.open(shelf);
-      }
       const told = proxy((found: Answer, done: number) => {
         if (!wanted) return;
         setAnswer(found);
         setShare(done);
       });
       try {
-        const last = await worker.current.door.propose({ brief, pinned }, told);
+        const last = await thread.ask((door) => door.propose({ brief, pinned }, told));
         if (!wanted || !last) return;
         setAnswer(last);
         setShare(1);
@@ -56,7 +53,7 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
       wanted = false;
       clearTimeout(timer);
     };
-  }, [brief, pinned, shelf, asks]);
+  }, [brief, pinned, thread, asks]);
 
   return {
     answer,
@@ -65,7 +62,7 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
     /** why nothing more comes, if it does not */
     fault,
     stop: () => {
-      close();
+      thread.close();
       setStopped(true);
     },
     again: () => setAsks(asks + 1),

@@ -1,13 +1,14 @@
 'use client';
 
-import { proxy, wrap } from 'comlink';
-import { useCallback, useEffect, useRef, useState } from 'react';
+import { proxy } from 'comlink';
+import { useEffect, useState } from 'react';
 import { z } from 'zod';
 import type { StoredIngredient } from '@/formats/ingredient';
 import { LARGEST_CSV_BYTES } from '@/formats/larder-csv';
 import type { PlannedRow } from '@/formats/larder-import';
 import { refusal } from '@/ui/ask-server';
 import type { LarderImportDoor } from '@/workers/larder-import.worker';
+import { threadOf } from '@/workers/thread';
 
 const progressSchema = z.union([
   z.object({ done: z.number() }),
@@ -46,37 +47,34 @@ async function follow(answer: Response, onDone: (done: number) => void): Promise
   if (!finished) throw new Error('The server went away before the import was finished: nothing was changed.');
 }
 
+const startThread = () =>
+  threadOf<LarderImportDoor>(
+    () => new Worker(new URL('../../workers/larder-import.worker.ts', import.meta.url), { type: 'module' }),
+  );
+
 /** Reads a CSV in a worker, shows what will happen, and does it at once or not at all. */
 export function useLarderImport(existing: readonly StoredIngredient[], onChanged: () => void) {
   const [state, setState] = useState<ImportState>({ step: 'none' });
-  const thread = useRef<Worker | undefined>(undefined);
-
-  const stop = useCallback(() => {
-    thread.current?.terminate();
-    thread.current = undefined;
-  }, []);
-  useEffect(() => stop, [stop]);
+  const [thread] = useState(startThread);
+  useEffect(() => thread.close, [thread]);
 
   const read = async (file: File) => {
-    stop();
+    thread.close();
     if (file.size > LARGEST_CSV_BYTES) {
       setState({ step: 'failed', file: file.name, message: 'The file is over 10 MB; a larder is a few at most.' });
       return;
     }
     setState({ step: 'reading', file: file.name, share: 0 });
-    const worker = new Worker(new URL('../../workers/larder-import.worker.ts', import.meta.url), { type: 'module' });
-    thread.current = worker;
     try {
-      const rows = await wrap<LarderImportDoor>(worker).plan(
-        new Uint8Array(await file.arrayBuffer()),
-        existing.map(({ revision: _, ...ingredient }) => ingredient),
-        proxy((share: number) => setState({ step: 'reading', file: file.name, share })),
-      );
+      const bytes = new Uint8Array(await file.arrayBuffer());
+      const known = existing.map(({ revision: _, ...ingredient }) => ingredient);
+      const told = proxy((share: number) => setState({ step: 'reading', file: file.name, share }));
+      const rows = await thread.ask((door) => door.plan(bytes, known, told));
       setState({ step: 'planned', file: file.name, rows });
     } catch (error) {
       setState({ step: 'failed', file: file.name, message: (error as Error).message });
     } finally {
-      stop();
+      thread.close();
     }
   };
 
@@ -100,7 +98,7 @@ export function useLarderImport(existing: readonly StoredIngredient[], onChanged
   };
 
   const close = () => {
-    stop();
+    thread.close();
     setState({ step: 'none' });
   };
   return { state, read, apply, close };
