@@ -130,8 +130,10 @@ export function placeNames(gates: readonly ChartGate[], plot: Plot): NamePlace[]
     const from = nearRightEdge ? x - width : x - width / 2;
     const above = Math.max(top - 8, TOP + plot.top + 12);
     const below = bottom + 16;
-    const wishes =
-      gate.side === -1 ? [above, above - LINE, below, below + LINE] : [below, below + LINE, above, above - LINE];
+    // The mark of what misses stands on the other side of its gate: a name rather goes two lines away than there.
+    const up = [above, above - LINE, above - 2 * LINE];
+    const down = [below, below + LINE, below + 2 * LINE];
+    const wishes = gate.side === -1 ? [...up, ...down] : [...down, ...up];
     const free = (y: number) =>
       taken.every((other) => other.right < from || from + width < other.left || Math.abs(other.y - y) >= LINE);
     const y = wishes.find(free) ?? (wishes[0] as number);

@@ -40,4 +40,10 @@ describe('names of gates', () => {
     expect(stiff?.y).toBeGreaterThan(yOf(15, plot));
     expect(loose?.y).toBeLessThan(yOf(2_500, plot));
   });
+
+  it('leave the mark of what is too stiff free even beside a name on nearly the same line', () => {
+    const plot = { left: 0, top: 0, width: 440, height: 320 };
+    const beside = [gate('On the bench', 18, 150, 20_000), gate('From the fridge', 4, 165, 2_500, 1)];
+    expect(placeNames(beside, plot)[1]?.y).toBeGreaterThan(yOf(165, plot));
+  });
 });
