@@ -18,7 +18,7 @@ async function newBrief(page: Page, path = '/brief') {
 
 /** Waits until everything has been tried. */
 const allTried = (page: Page) =>
-  expect(page.getByTestId('starts').getByRole('status')).toContainText('all tried', { timeout: 20_000 });
+  expect(page.getByTestId('starts').getByRole('status')).toContainText('all tried', { timeout: 60_000 });
 
 test('a brief with two uses is said, answered, and opened on the bench with its gates and amount', async ({
   page,
