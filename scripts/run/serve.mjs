@@ -1,6 +1,9 @@
 import { isFree } from './port.mjs';
 import { program, startNode, stop } from './project.mjs';
 
+/** Idle connections stay this long: a tablet that asks every ten seconds must not meet one that is just being closed. */
+const KEEP_ALIVE_MS = 75_000;
+
 /** Refuses, in one line, an address that is taken. */
 export async function refuseTakenPort(command, { host, port }) {
   if (await isFree(host, port)) return;
@@ -27,7 +30,8 @@ async function healthy(address, child) {
  * @param {{ host: string, port: number, folder: string, mode?: 'start' | 'dev', welcome: string }} options
  */
 export async function serve({ host, port, folder, mode = 'start', welcome }) {
-  const child = startNode([program.next, mode, '-p', String(port), '-H', host], {
+  const keepAlive = mode === 'start' ? ['--keepAliveTimeout', String(KEEP_ALIVE_MS)] : [];
+  const child = startNode([program.next, mode, '-p', String(port), '-H', host, ...keepAlive], {
     stdio: ['ignore', mode === 'dev' ? 'inherit' : 'ignore', 'inherit'],
     env: {
       ...process.env,

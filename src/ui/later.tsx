@@ -18,6 +18,7 @@ export function later<Props extends object>(load: () => Promise<ComponentType<Pr
     return loaded;
   };
 
+  // biome-ignore lint/correctness/noComponentHookFactories: called once for each part, at the top of a module, as React.lazy is
   function Later(props: Props) {
     const [View, setView] = useState(() => loaded);
     useEffect(() => {

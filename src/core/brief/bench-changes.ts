@@ -1,6 +1,7 @@
 import type { Gate } from '../balance/gates';
 import type { Moment } from '../predict/moments';
 import type { Brief, SetByHand } from './brief';
+import type { BriefTargets } from './brief-gates';
 import type { Job, Overruled } from './job';
 import { planBrief } from './plan';
 import { sameTime } from './set-by-hand';
@@ -28,10 +29,27 @@ function pairMoments(given: readonly Moment[], bench: readonly Moment[]): Map<Mo
   return pairs;
 }
 
-const overruledAs = (job: Job, key: string, { low, high, weight }: Overruled): Job => ({
-  ...job,
-  overruled: { ...job.overruled, [key]: { low, high, weight } },
-});
+/** Moments of the bench that the brief does not give as they stand there. */
+function momentsByHand(pairs: ReadonlyMap<Moment, Moment>, bench: readonly Moment[]): SetByHand['moments'] {
+  const paired = new Set(pairs.values());
+  const changed = [...pairs].filter(([over, moment]) => over.name !== moment.name || !sameTime(over, moment));
+  return [
+    ...changed.map(([over, moment]) => ({ moment, over })),
+    ...bench.filter((moment) => !paired.has(moment)).map((moment) => ({ moment })),
+  ];
+}
+
+/** Jobs with a band that is asked at a moment said otherwise: other pieces of the same job ask the same once, so all of them are. */
+function overruled(jobs: readonly Job[], given: BriefTargets, gate: Gate, own: Overruled): readonly Job[] {
+  const { low, high, weight } = own;
+  return jobs.map((job, i) => {
+    const keys = given.asked
+      .filter((each) => each.job === i && each.moment === gate.moment && each.from.quantity === gate.quantity)
+      .filter(({ from }) => sameBand(from, gate))
+      .map(({ from }) => [from.key, { low, high, weight }] as const);
+    return keys.length > 0 ? { ...job, overruled: { ...job.overruled, ...Object.fromEntries(keys) } } : job;
+  });
+}
 
 /**
  * A brief that knows what was changed on the bench since it set the moments and gates there, so that opening it again loses none of it:
@@ -44,35 +62,21 @@ const overruledAs = (job: Job, key: string, { low, high, weight }: Overruled): J
 export function withBenchChanges(brief: Brief, bench: OnBench): Brief {
   const given = planBrief({ ...brief, byHand: undefined }).targets;
   const pairs = pairMoments(given.moments, bench.moments);
-  const paired = new Set(pairs.values());
-  const moments: SetByHand['moments'][number][] = [];
-  for (const [over, moment] of pairs) {
-    if (over.name !== moment.name || !sameTime(over, moment)) moments.push({ moment, over });
-  }
-  for (const moment of bench.moments) if (!paired.has(moment)) moments.push({ moment });
+  const moments = momentsByHand(pairs, bench.moments);
+  const nameOnBench = new Map([...pairs].map(([{ name }, moment]) => [name, moment.name]));
 
   const left = [...bench.gates];
   const gates: Gate[] = [];
-  const jobs = [...brief.jobs];
-  const nameOnBench = new Map([...pairs].map(([{ name }, moment]) => [name, moment.name]));
+  let { jobs } = brief;
   for (const { gate, job } of given.gates) {
     const moment = nameOnBench.get(gate.moment);
     if (moment === undefined) continue;
     const at = left.findIndex((each) => each.moment === moment && each.quantity === gate.quantity);
     const [own] = left.splice(at, at < 0 ? 0 : 1);
     if (own && sameBand(own, gate)) continue;
-    if (job === undefined) {
-      if (own) gates.push(own);
-      continue;
-    }
-    // Other pieces of the same job ask the same once: all of them are said otherwise.
-    for (const asked of given.asked) {
-      const same = asked.moment === gate.moment && asked.from.quantity === gate.quantity && sameBand(asked.from, gate);
-      const each = jobs[asked.job];
-      if (same && each) jobs[asked.job] = overruledAs(each, asked.from.key, own ?? {});
-    }
+    if (job !== undefined) jobs = overruled(jobs, given, gate, own ?? {});
+    else if (own) gates.push(own);
   }
   gates.push(...left);
-  const byHand = moments.length + gates.length > 0 ? { moments, gates } : undefined;
-  return { ...brief, jobs, byHand };
+  return { ...brief, jobs, byHand: moments.length + gates.length > 0 ? { moments, gates } : undefined };
 }

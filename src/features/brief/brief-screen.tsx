@@ -4,7 +4,7 @@ import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { withBenchChanges } from '@/core/brief/bench-changes';
 import { planBrief } from '@/core/brief/plan';
-import type { OwnFormula } from '@/formats/brief-answers';
+import type { OwnFormula, Start } from '@/formats/brief-answers';
 import type { Ingredient } from '@/formats/ingredient';
 import { Button, Key } from '@/ui/button';
 import { grams } from '@/ui/format';
@@ -25,6 +25,17 @@ import { useProposals } from './use-proposals';
 
 /** Keeps the grams of the formula the brief belongs to. */
 const AS_IT_IS = 'as-it-is';
+
+/** What opening on the bench will do. */
+function openingWords(start: Start | 'asItIs' | undefined, hasBrief: boolean): string {
+  if (start === 'asItIs') {
+    const over = hasBrief ? '' : ', in place of those on the bench now';
+    return `The gates and the amount follow the brief${over}; the grams stay as they are.`;
+  }
+  if (!start) return 'Choose where to start.';
+  const total = start.lines.reduce((sum, line) => sum + line.grams, 0);
+  return `Opens ${start.name} at ${grams(Math.round(total))}\u202fg.`;
+}
 
 /** The Brief: what it must do and for how many, said as a sentence; the gates, the amount and where to start follow at once. */
 export function BriefScreen({
@@ -104,11 +115,7 @@ export function BriefScreen({
               </p>
             )}
             <p className="mb-3 text-[13px] text-mute">
-              {picked === AS_IT_IS
-                ? `The gates and the amount follow the brief${of?.file.brief ? '' : ', in place of those on the bench now'}; the grams stay as they are.`
-                : chosen
-                  ? `Opens ${chosen.name} at ${grams(Math.round(chosen.lines.reduce((sum, line) => sum + line.grams, 0)))}\u202fg.`
-                  : 'Choose where to start.'}
+              {openingWords(picked === AS_IT_IS ? 'asItIs' : chosen, of?.file.brief !== undefined)}
             </p>
             {chosen && chosenFile && (
               <ScalingNotes start={chosen} fromG={chosenFile.lines.reduce((sum, line) => sum + line.grams, 0)} />
