@@ -256,7 +256,7 @@ function Field({
               />
             </svg>
             {gate &&
-              `${momentTitle(gate.moment)}: ${edge === 'low' ? 'least' : 'most'} ${QUANTITY_WORDS[gate.quantity].short}`}
+              `${momentTitle(gate.moment)}: ${QUANTITY_WORDS[gate.quantity][edge === 'low' ? 'tooLow' : 'tooHigh']} beyond`}
           </li>
         ))}
       </ul>
