@@ -102,7 +102,7 @@ export function BalanceScreen({
   const doubt = useDoubt(predicted?.formula, rested);
   const balancing = useBalancing(formula, larder, (asked) => cupsOf(asked, larder, household ? measures : 'grams'));
   const { proposal } = balancing;
-  useReadyAhead(predicted?.formula, LATER, balancing.ready);
+  useReadyAhead(view === 'map' ? undefined : predicted?.formula, LATER, balancing.ready);
   const current = useBenchKeys(formula, balancing, {
     free: sheet === undefined,
     save: () => void autosave.saveNow(),

@@ -1,10 +1,12 @@
 import type { MapAxis } from '@/core/balance/field-map';
 import type { Formula } from '@/core/predict/formula';
 
+/** Names an axis among the choices. */
+export const axisKey = (axis: MapAxis) => (axis.kind === 'grams' ? `g${axis.line}` : `r${axis.over}-${axis.under}`);
+
 /** The choices of an axis: each row's grams, and the ratio of the first two rows. */
 export function axisChoices(formula: Formula, nameOf: (ingredient: string) => string) {
   const rows = formula.lines.map((line, i) => ({
-    key: `g${i}`,
     name: nameOf(line.ingredient),
     axis: { kind: 'grams', line: i } as MapAxis,
   }));
@@ -15,20 +17,22 @@ export function axisChoices(formula: Formula, nameOf: (ingredient: string) => st
     .sort((a, b) => a.i - b.i);
   const ratios = bySize.flatMap(({ i, line }, a) =>
     bySize.slice(a + 1).map(({ i: j, line: other }) => ({
-      key: `r${i}-${j}`,
       name: `${nameOf(line.ingredient)} : ${nameOf(other.ingredient)}`,
       axis: { kind: 'ratio', over: i, under: j } as MapAxis,
     })),
   );
-  return [...rows, ...ratios];
+  return [...rows, ...ratios].map((choice) => ({ ...choice, key: axisKey(choice.axis) }));
 }
 
 /** The two rows there is most of, in their order: what a map is opened on. */
-export function twoLargest(formula: Formula): readonly [string, string] {
+export function largestTwo(formula: Formula): readonly [MapAxis, MapAxis] {
   const [a = 0, b = 1] = formula.lines
     .map((_, i) => i)
     .sort((i, j) => (formula.lines[j]?.grams ?? 0) - (formula.lines[i]?.grams ?? 0))
     .slice(0, 2)
     .sort((i, j) => i - j);
-  return [`g${a}`, `g${b}`];
+  return [
+    { kind: 'grams', line: a },
+    { kind: 'grams', line: b },
+  ];
 }

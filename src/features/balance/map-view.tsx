@@ -7,7 +7,7 @@ import { Button } from '@/ui/button';
 import { momentTitle } from '@/ui/cook-words';
 import { grams, significant } from '@/ui/format';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
-import { axisChoices, twoLargest } from './map-axes';
+import { axisChoices, axisKey, largestTwo } from './map-axes';
 import { contourPath, HEIGHT, LEFT, PLOT, TOP, WIDTH } from './map-geometry';
 import { useFieldMap } from './use-field-map';
 
@@ -36,7 +36,10 @@ export function MapView({
   onGrams: (grams: readonly number[]) => void;
 }) {
   const choices = useMemo(() => axisChoices(formula, nameOf), [formula, nameOf]);
-  const [picked, setPicked] = useState(() => twoLargest(formula));
+  const [picked, setPicked] = useState((): readonly [string, string] => {
+    const [across, up] = largestTwo(formula);
+    return [axisKey(across), axisKey(up)];
+  });
   const choose = (place: 0 | 1, key: string) => setPicked(place === 0 ? [key, picked[1]] : [picked[0], key]);
   const [x, y] = picked.map((key, i) => choices.find((choice) => choice.key === key) ?? choices[i]);
   if (!x || !y || formula.lines.length < 2) {

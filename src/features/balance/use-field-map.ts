@@ -2,11 +2,10 @@
 
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
-import type { FieldMap, MapAxis } from '@/core/balance/field-map';
+import type { MapAxis } from '@/core/balance/field-map';
 import type { Formula } from '@/core/predict/formula';
-import { keepMapThread, type MapThread, takeMapThread } from './map-door';
+import { drawnAhead, keepMapThread, type MapThread, ROUGH, takeMapThread } from './map-door';
 
-const ROUGH = { columns: 24, rows: 18 };
 const FINE = { columns: 84, rows: 63 };
 /** Rest before the fine picture begins, ms. */
 const REST_MS = 80;
@@ -14,7 +13,7 @@ const REST_MS = 80;
 /** A field, rough at once and fine a moment later, from a worker; with how far it is and a way to stop it. */
 export function useFieldMap(formula: Formula, axes: readonly [MapAxis, MapAxis]) {
   const worker = useRef<MapThread | undefined>(undefined);
-  const [map, setMap] = useState<FieldMap | undefined>();
+  const [map, setMap] = useState(() => drawnAhead(formula, axes));
   const [share, setShare] = useState(1);
   const [stopped, setStopped] = useState(false);
   const [fault, setFault] = useState<string | undefined>();
@@ -45,7 +44,9 @@ export function useFieldMap(formula: Formula, axes: readonly [MapAxis, MapAxis])
       }
     };
     setFault(undefined);
-    void draw(ROUGH);
+    const drawn = drawnAhead(formula, axes);
+    if (drawn) setMap(drawn);
+    else void draw(ROUGH);
     const timer = setTimeout(async () => {
       setShare(0);
       await draw(FINE);

@@ -1,39 +1,34 @@
-import { proxy } from 'comlink';
-import { useEffect } from 'react';
-import type { MapAxis } from '@/core/balance/field-map';
+import { useEffect, useRef } from 'react';
 import type { Formula } from '@/core/predict/formula';
-import { readyMapThread } from './map-door';
+import { largestTwo } from './map-axes';
+import { drawAhead } from './map-door';
 
-/** After the bench has come up and rested, ms. */
+/** After the bench has come up and rested, ms; and after an edit. */
 const BENCH_RESTS_MS = 1200;
-/** A field so small that drawing it only makes the thread warm. */
-const SMALL = { columns: 12, rows: 9 };
-const FIRST_TWO: readonly [MapAxis, MapAxis] = [
-  { kind: 'grams', line: 0 },
-  { kind: 'grams', line: 1 },
-];
+const EDIT_RESTS_MS = 400;
 
 /**
- * Once the bench has come up: fetches what it may be asked for next and warms the threads that work it out, so that it is there at once, and
- * also while the server cannot be reached.
+ * Once the bench has come up: fetches what it may be asked for next and starts the threads that work it out, so that it is there at once, and
+ * also while the server cannot be reached. After each edit that rests, the map's first picture is drawn ahead.
+ *
+ * @param formula nothing where no map can be drawn of it
  */
 export function useReadyAhead(
   formula: Formula | undefined,
   later: readonly { readonly ready: () => void }[],
   readyBalance: () => void,
 ): void {
-  const drawable = formula !== undefined && formula.lines.length >= FIRST_TWO.length;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: once is enough, with any formula that can be drawn
+  const isUp = useRef(false);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what comes later stays the same
   useEffect(() => {
-    const timer = setTimeout(() => {
-      for (const each of later) each.ready();
-      if (!drawable) return;
+    const getReady = () => {
+      if (!isUp.current) for (const each of later) each.ready();
+      isUp.current = true;
+      if (!formula || formula.lines.length < 2) return;
       readyBalance();
-      const nothing = proxy(() => undefined);
-      readyMapThread()
-        ?.ask((door) => door.map(formula, FIRST_TWO, SMALL, nothing))
-        .catch(() => undefined);
-    }, BENCH_RESTS_MS);
+      void drawAhead(formula, largestTwo(formula));
+    };
+    const timer = setTimeout(getReady, isUp.current ? EDIT_RESTS_MS : BENCH_RESTS_MS);
     return () => clearTimeout(timer);
-  }, [drawable]);
+  }, [formula]);
 }
