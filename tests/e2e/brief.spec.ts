@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, gramsOf, kept, openFormula, saved, test } from './kitchen';
+import { expect, expectAccessible, gramsOf, kept, openFormula, STIFF_GANACHE, saved, test } from './kitchen';
 
 const field = (page: Page, label: string) => page.getByLabel(label, { exact: true });
 const use = (page: Page, name: string) => page.getByRole('button', { name, exact: true });
@@ -170,6 +170,8 @@ test('a brief belongs to its formula: the gates follow, the grams do not, and th
   await page.getByRole('button', { name: 'Open on the bench' }).click();
   await page.waitForURL(/balance$/);
   expect((await kept(page, id)).file.lines.map(({ grams }) => grams)).toEqual([200, 200, 20]);
+  const versions = async () => (await (await page.request.get(`/api/formulas/${id}/versions`)).json()).versions;
+  expect(await versions()).toMatchObject([{ name: 'Before the brief', file: { gates: STIFF_GANACHE.gates } }]);
   const note = page.getByTestId('brief-note');
   await expect(note).toContainText('Whipping cream 35 % goes against it');
   await note.getByRole('button', { name: 'Scale the pan' }).click();
@@ -180,6 +182,13 @@ test('a brief belongs to its formula: the gates follow, the grams do not, and th
   await note.getByRole('link', { name: 'Look at the brief' }).click();
   await page.waitForURL(/brief$/);
   await expect(field(page, 'Coat pastry: how many')).toHaveValue('200');
+  await page.getByRole('button', { name: 'Open on the bench' }).click();
+  await page.waitForURL(/balance$/);
+  expect(await versions(), 'gates of a brief follow it without a word').toHaveLength(1);
+  await newBrief(page, `/formulas/${id}/brief`);
+  await allTried(page);
+  await page.locator(`[data-start="${id}"]`).click();
+  await expect(page.getByText('What stands there now is kept as a version.')).toBeVisible();
   expect(silent).toEqual([]);
 });
 

@@ -9,6 +9,11 @@ export async function keepNew(formula: FormulaFile): Promise<string> {
   return createdSchema.parse(await askServer('/api/formulas', 'POST', { formula })).id;
 }
 
+/** Keeps a state of a formula under a name, so that it can be brought back on the bench. */
+export async function keepVersion(id: string, name: string, formula: FormulaFile): Promise<void> {
+  await askServer(`/api/formulas/${id}/versions`, 'POST', { name, note: '', formula });
+}
+
 /**
  * Saves a formula over the revision it was opened at.
  *

@@ -20,21 +20,25 @@ import { BriefSays } from './brief-says';
 import { panAsItIs } from './pan-as-it-is';
 import { ScalingNotes, StartList } from './start-list';
 import { useBrief } from './use-brief';
-import { type StoredOf, useOpenBench } from './use-open-bench';
+import { replacesWhatStands, type StoredOf, useOpenBench } from './use-open-bench';
 import { useProposals } from './use-proposals';
 
 /** Keeps the grams of the formula the brief belongs to. */
 const AS_IT_IS = 'as-it-is';
 
-/** What opening on the bench will do. */
-function openingWords(start: Start | 'asItIs' | undefined, hasBrief: boolean): string {
-  if (start === 'asItIs') {
-    const over = hasBrief ? '' : ', in place of those on the bench now';
-    return `The gates and the amount follow the brief${over}; the grams stay as they are.`;
-  }
+/**
+ * What opening on the bench will do.
+ *
+ * @param of the formula the brief belongs to
+ */
+function openingWords(start: Start | 'asItIs' | undefined, of: StoredOf | undefined): string {
   if (!start) return 'Choose where to start.';
-  const total = start.lines.reduce((sum, line) => sum + line.grams, 0);
-  return `Opens ${start.name} at ${grams(Math.round(total))}\u202fg.`;
+  const scaled = start === 'asItIs' ? undefined : start;
+  const isOver = of && (!scaled || scaled.id === of.id) && replacesWhatStands(of.file, scaled);
+  const kept = isOver ? ' What stands there now is kept as a version.' : '';
+  if (!scaled) return `The gates and the amount follow the brief; the grams stay as they are.${kept}`;
+  const total = scaled.lines.reduce((sum, line) => sum + line.grams, 0);
+  return `Opens ${scaled.name} at ${grams(Math.round(total))}\u202fg.${kept}`;
 }
 
 /** The Brief: what it must do and for how many, said as a sentence; the gates, the amount and where to start follow at once. */
@@ -115,7 +119,7 @@ export function BriefScreen({
               </p>
             )}
             <p className="mb-3 text-[13px] text-mute">
-              {openingWords(picked === AS_IT_IS ? 'asItIs' : chosen, of?.file.brief !== undefined)}
+              {openingWords(picked === AS_IT_IS ? 'asItIs' : chosen, belongs ? of : undefined)}
             </p>
             {chosen && chosenFile && (
               <ScalingNotes start={chosen} fromG={chosenFile.lines.reduce((sum, line) => sum + line.grams, 0)} />

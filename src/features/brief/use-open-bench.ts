@@ -4,7 +4,7 @@ import type { BriefPlan } from '@/core/brief/plan';
 import type { Start } from '@/formats/brief-answers';
 import type { FormulaFile } from '@/formats/formula-file';
 import { newFormula, targetsOf } from './brief-file';
-import { keepNew, keepOver } from './brief-requests';
+import { keepNew, keepOver, keepVersion } from './brief-requests';
 import type { OpenBrief } from './use-brief';
 
 /** The formula a brief belongs to, or is made from, as it was opened. */
@@ -12,6 +12,11 @@ export interface StoredOf {
   readonly id: string;
   readonly revision: number;
   readonly file: FormulaFile;
+}
+
+/** Whether opening puts other grams, or a brief's gates in place of what was set without one. */
+export function replacesWhatStands(file: FormulaFile, scaled: Start | undefined): boolean {
+  return scaled !== undefined || (file.brief === undefined && file.gates.length > 0);
 }
 
 /**
@@ -29,6 +34,7 @@ export function useOpenBench({ of, open, plan }: { of: StoredOf | undefined; ope
   const keep = async (start: Start | 'asItIs' | undefined, own: FormulaFile | undefined): Promise<string> => {
     const scaled = start === 'asItIs' ? undefined : start;
     if (!of || (start !== 'asItIs' && start?.id !== of.id)) return keepNew(newFormula(brief, plan, scaled, own));
+    if (replacesWhatStands(of.file, scaled)) await keepVersion(of.id, 'Before the brief', of.file);
     const boils = scaled?.evaporationG ?? of.file.yield?.evaporationGrams ?? 0;
     const lines = scaled?.lines ?? of.file.lines;
     await keepOver(of.id, of.revision, { ...of.file, ...targetsOf(brief, plan, boils), lines });
