@@ -12,6 +12,9 @@ export interface Gate {
   readonly weight?: number | undefined;
 }
 
+/** Edges of a gate that is set by hand keep at least this factor apart. */
+export const EDGES_APART = 1.02;
+
 /** A gate and how the batch stands to it. */
 export interface GateReading extends Gate {
   readonly value: number;

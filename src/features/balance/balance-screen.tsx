@@ -7,21 +7,21 @@ import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { Key } from '@/ui/button';
 import { significant, waterActivity } from '@/ui/format';
-import { later } from '@/ui/later';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { useMeasureSystem } from '@/ui/use-measure-system';
 import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
 import type { Household } from '@/workers/balance.worker';
-import { BenchBar, LaterMenu } from './bench-bar';
+import { BenchBar } from './bench-bar';
 import type { OpenSheet } from './bench-sheets';
 import { allergens } from './cautions';
 import { type Compared, CurveView } from './curve-view';
 import { type FormulaDraft, fileOf } from './formula-draft';
-import { LaterDayChart, MaterialCard, type MaterialView } from './material-card';
+import { LaterBriefNote, LaterDayChart, LaterMapView, LaterSheets } from './later-parts';
+import { MaterialCard, type MaterialView } from './material-card';
 import { MomentsStrip } from './moments-strip';
 import { triedMore } from './more-of-row';
 import { ingredientName, ingredientsInPan, Pan } from './pan';
-import { LaterSideBySide, SaveNotice, saveWords } from './save-notice';
+import { SaveNotice, saveWords } from './save-notice';
 import { useAutosave } from './use-autosave';
 import { useBalancing } from './use-balancing';
 import { useBenchKeys } from './use-bench-keys';
@@ -57,20 +57,6 @@ function changedFrom(draft: FormulaDraft, previous: FormulaDraft | undefined): R
   );
 }
 
-/** The sheets come when the first of them is opened: the bench itself is there sooner. */
-const LaterSheets = later(() => import('./bench-sheets').then(({ BenchSheets }) => BenchSheets));
-
-/** Most formulas stand as their brief asks: what is to be said of the others comes a moment later. */
-const LaterBriefNote = later(() => import('./brief-note').then(({ BriefNote }) => BriefNote));
-
-const LaterMapView = later(
-  () => import('./map-view').then(({ MapView }) => MapView),
-  <p className="p-6 text-mute">Drawing the map…</p>,
-);
-
-/** What is fetched once the bench rests, so that it opens at once and also while the server cannot be reached. */
-const LATER = [LaterMenu, LaterSheets, LaterDayChart, LaterMapView, LaterBriefNote, LaterSideBySide];
-
 const NO_CHANGES: ReadonlyMap<string, number> = new Map();
 
 /** The Balance screen: the pan, the material and the verdict of one formula. */
@@ -102,7 +88,7 @@ export function BalanceScreen({
   const doubt = useDoubt(predicted?.formula, rested);
   const balancing = useBalancing(formula, larder, (asked) => cupsOf(asked, larder, household ? measures : 'grams'));
   const { proposal } = balancing;
-  useReadyAhead(view === 'map' ? undefined : predicted?.formula, LATER, balancing.ready);
+  useReadyAhead(view === 'map' ? undefined : predicted?.formula, balancing.ready);
   const current = useBenchKeys(formula, balancing, {
     free: sheet === undefined,
     save: () => void autosave.saveNow(),

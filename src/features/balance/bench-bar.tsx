@@ -3,20 +3,14 @@
 import { Redo2, Undo2 } from 'lucide-react';
 import { memo, type ReactNode } from 'react';
 import type { MeasureSystem } from '@/core/matter/measures';
-import { later } from '@/ui/later';
 import { NumberField } from '@/ui/number-field';
 import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
 import { KITCHEN_RULES, useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { MEASURE_SYSTEMS, useMeasureSystem } from '@/ui/use-measure-system';
 import { FormulaName } from './formula-name';
+import { LaterMenu } from './later-parts';
 import type { OpenFormula } from './use-formula';
-
-/** The menu comes a moment after the bench: its place is kept. */
-export const LaterMenu = later(
-  () => import('./bench-menu').then(({ BenchMenu }) => BenchMenu),
-  <span className="size-11" />,
-);
 
 /**
  * The bar over the bench: the formula's name, back and forth, what can be made of it, and how this kitchen measures. It stands still while

@@ -11,7 +11,8 @@ import { chocolateColour } from '@/core/shine/colour';
 import { momentTitle } from '@/ui/cook-words';
 import { type ChartGate, type ChartPoint, ResistanceChart } from '@/ui/resistance-chart';
 import { firstBand } from './first-band';
-import { type Edit, FLOW_QUANTITIES } from './formula-draft';
+import type { Edit } from './formula-draft';
+import { FLOW_QUANTITIES } from './gate-edits';
 import type { Predicted } from './use-formula';
 
 /** The resistance at which a flow gate's edge lies, given the viscosity the batch has then. */

@@ -4,10 +4,9 @@ import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from
 import { atAxis, axisReach, axisValue, type MapAxis } from '@/core/balance/field-map';
 import type { Formula } from '@/core/predict/formula';
 import { Button } from '@/ui/button';
-import { momentTitle } from '@/ui/cook-words';
 import { grams, significant } from '@/ui/format';
-import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { axisChoices, axisKey, largestTwo } from './map-axes';
+import { EdgeLegend, EdgeLines, mapEdges } from './map-edges';
 import { contourPath, HEIGHT, LEFT, PLOT, TOP, WIDTH } from './map-geometry';
 import { useFieldMap } from './use-field-map';
 
@@ -149,13 +148,7 @@ function Field({
     return {
       inside: contourPath(map, map.inside, 0),
       risky: contourPath(map, map.risk, LIKELY),
-      edges: map.gates.flatMap((gate, g) =>
-        (['low', 'high'] as const).flatMap((edge) => {
-          const values = gate[edge];
-          const path = values && contourPath(map, values, 0);
-          return path ? [{ key: `${g}${edge}`, path, edge, gate: formula.gates[g] }] : [];
-        }),
-      ),
+      edges: mapEdges(map, formula.gates),
       share: map.inside.filter((value) => value >= 0).length / map.inside.length,
     };
   }, [map, formula.gates]);
@@ -196,18 +189,7 @@ function Field({
         <g clipPath="url(#plot)">
           {drawn && <path d={drawn.inside} fill="var(--color-enamel)" fillOpacity={0.2} data-testid="map-inside" />}
           {drawn && <path d={drawn.risky} fill="url(#risk)" />}
-          {drawn?.edges.map(({ key, path, gate }, i) => (
-            <path
-              key={key}
-              d={path}
-              fill="none"
-              stroke={LINE_COLOURS[i % LINE_COLOURS.length]}
-              strokeWidth={1.4}
-              strokeDasharray={DASHES[Math.floor(i / LINE_COLOURS.length) % DASHES.length]}
-            >
-              <title>{gate && `${momentTitle(gate.moment)}: ${QUANTITY_WORDS[gate.quantity].short} at its edge`}</title>
-            </path>
-          ))}
+          {drawn && <EdgeLines edges={drawn.edges} />}
         </g>
         {[0, 0.25, 0.5, 0.75, 1].map((part) => (
           <g key={part} className="read text-[11px]" fill="var(--color-mute)">
@@ -244,25 +226,7 @@ function Field({
         )}
         <circle {...dot} r={8} fill="var(--color-ink)" stroke="var(--color-sheet)" strokeWidth={2.5} />
       </svg>
-      <ul className="flex flex-wrap gap-x-4 text-[12.5px] text-mute">
-        {drawn?.edges.map(({ key, gate, edge }, i) => (
-          <li key={key} className="flex items-center gap-1.5">
-            <svg viewBox="0 0 20 4" className="h-1 w-5" aria-hidden="true">
-              <line
-                x1={0}
-                x2={20}
-                y1={2}
-                y2={2}
-                strokeWidth={2.5}
-                stroke={LINE_COLOURS[i % LINE_COLOURS.length]}
-                strokeDasharray={DASHES[Math.floor(i / LINE_COLOURS.length) % DASHES.length]}
-              />
-            </svg>
-            {gate &&
-              `${momentTitle(gate.moment)}: ${QUANTITY_WORDS[gate.quantity][edge === 'low' ? 'tooLow' : 'tooHigh']} beyond`}
-          </li>
-        ))}
-      </ul>
+      <EdgeLegend edges={drawn?.edges ?? []} />
       <div className="mt-1 flex flex-wrap items-center gap-3 text-[13px]">
         <button
           type="button"
@@ -302,9 +266,6 @@ function Field({
     </div>
   );
 }
-
-const DASHES = [undefined, '6 3', '2 3'];
-const LINE_COLOURS = ['var(--color-enamel)', 'var(--color-ink)', 'var(--color-near)', 'var(--color-mute)'];
 
 const axisTick = (axis: MapAxis, [from, to]: Reach, part: number) => {
   const value = from + (to - from) * part;

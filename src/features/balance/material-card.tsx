@@ -2,7 +2,6 @@
 
 import type { ReactNode } from 'react';
 import { Button } from '@/ui/button';
-import { later } from '@/ui/later';
 import { NumberField } from '@/ui/number-field';
 import type { AmountRules } from '@/ui/parse-amount';
 import type { Compared } from './curve-view';
@@ -19,9 +18,6 @@ const VIEWS: readonly (readonly [MaterialView, string])[] = [
 /** Hours after which a poured batch still counts as fresh. */
 const FRESH_H = 0.3;
 const RESTED: AmountRules = { least: 0.1, most: 2000, unit: 'h', units: { h: 1, min: 1 / 60, d: 24 }, example: '24' };
-
-/** Charts come after the screen: the pan can be typed into before they are there. */
-export const LaterDayChart = later(() => import('./day-chart').then(({ DayChart }) => DayChart));
 
 function Choice<T extends string | number>({
   label,

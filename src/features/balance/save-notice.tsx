@@ -2,12 +2,10 @@
 
 import type { FormulaFile } from '@/formats/formula-file';
 import { Button } from '@/ui/button';
-import { later } from '@/ui/later';
 import type { FormulaDraft } from './formula-draft';
+import { LaterSideBySide } from './later-parts';
 import type { Autosave, SaveState } from './use-autosave';
 import type { Larder } from './use-formula';
-
-export const LaterSideBySide = later(() => import('./side-by-side').then(({ SideBySide }) => SideBySide));
 
 /** Where saving stands, in one or two words. */
 export function saveWords(state: SaveState): string {

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react';
 import type { Formula } from '@/core/predict/formula';
+import { LATER_PARTS } from './later-parts';
 import { largestTwo } from './map-axes';
 import { drawAhead } from './map-door';
 
@@ -13,16 +14,11 @@ const EDIT_RESTS_MS = 400;
  *
  * @param formula nothing where no map can be drawn of it
  */
-export function useReadyAhead(
-  formula: Formula | undefined,
-  later: readonly { readonly ready: () => void }[],
-  readyBalance: () => void,
-): void {
+export function useReadyAhead(formula: Formula | undefined, readyBalance: () => void): void {
   const isUp = useRef(false);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: what comes later stays the same
   useEffect(() => {
     const getReady = () => {
-      if (!isUp.current) for (const each of later) each.ready();
+      if (!isUp.current) for (const part of LATER_PARTS) part.ready();
       isUp.current = true;
       if (!formula || formula.lines.length < 2) return;
       readyBalance();
@@ -30,5 +26,5 @@ export function useReadyAhead(
     };
     const timer = setTimeout(getReady, isUp.current ? EDIT_RESTS_MS : BENCH_RESTS_MS);
     return () => clearTimeout(timer);
-  }, [formula]);
+  }, [formula, readyBalance]);
 }

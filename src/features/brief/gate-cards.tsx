@@ -1,7 +1,7 @@
 'use client';
 
 import { useState } from 'react';
-import type { Gate } from '@/core/balance/gates';
+import { EDGES_APART, type Gate } from '@/core/balance/gates';
 import type { Brief } from '@/core/brief/brief';
 import type { BriefGate, BriefTargets } from '@/core/brief/brief-gates';
 import type { Job, Overruled } from '@/core/brief/job';
@@ -13,9 +13,6 @@ import { celsius, hours } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { reasonOf } from './brief-words';
-
-/** Edges of a gate keep at least this factor apart. */
-const APART = 1.02;
 
 /** `1.5–7 Pa·s`, `at least 150 Pa`, `at most 4 Pa`. */
 function bandWords({ gate }: BriefGate): string {
@@ -166,8 +163,8 @@ function JobGateOf({
       value={gate[which]}
       rules={{
         ...words.rules,
-        least: which === 'high' ? Math.max(APART * (low ?? 0), 1e-3) : 0,
-        most: which === 'low' && high !== undefined ? high / APART : words.rules.most,
+        least: which === 'high' ? Math.max(EDGES_APART * (low ?? 0), 1e-3) : 0,
+        most: which === 'low' && high !== undefined ? high / EDGES_APART : words.rules.most,
       }}
       write={(value) => String(Number(value.toPrecision(3)))}
       onValue={(value) => onOverrule({ low, high, weight, [which]: value })}
