@@ -52,6 +52,21 @@ describe('what was changed on the bench', () => {
     expect(sorted(onBench(back))).toEqual(sorted(onBench(coatAndPipe)));
   });
 
+  it('how much a miss counts is kept also where the band is left as it was', () => {
+    const bench = change(onBench(coatAndPipe), 0, { weight: 3 });
+    const brief = kept(withBenchChanges(coatAndPipe, bench));
+    expect(onBench(brief).gates[0]?.weight).toBe(3);
+    expect(sorted(onBench(brief))).toEqual(sorted(bench));
+  });
+
+  it('a second gate on what a job asks stands beside it, and does not take its place', () => {
+    const full = onBench(coatAndPipe);
+    const second: Gate = { moment: 'pour', quantity: 'apparentViscosityPaS', high: 3 };
+    const bench = { ...full, gates: [...full.gates, second] };
+    const brief = kept(withBenchChanges(coatAndPipe, bench));
+    expect(sorted(onBench(brief))).toEqual(sorted(bench));
+  });
+
   it('a gate that was let go stays so, until the cook takes it back', () => {
     const full = onBench(coatAndPipe);
     const bench = { ...full, gates: full.gates.slice(1) };

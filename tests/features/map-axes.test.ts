@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest';
+import { mapField } from '@/core/balance/field-map';
+import { predictFormula } from '@/core/predict/formula';
+import { axisChoices, axisKey, largestTwo } from '@/features/balance/map-axes';
+import { mapEdges } from '@/features/balance/map-edges';
+import { formulaOf } from '../support/kitchen';
+
+const formula = formulaOf(
+  [
+    ['glucose-syrup-de42', 20],
+    ['dark-couverture-60', 200],
+    ['butter-unsalted-82', 10],
+    ['cream-35', 240],
+  ],
+  [
+    { moment: 'pour', quantity: 'apparentViscosityPaS', low: 0.5, high: 2 },
+    { moment: 'fridge', quantity: 'yieldStressPa', low: 300, high: 3000 },
+  ],
+);
+
+describe('what a map is drawn over', () => {
+  it('opens on the two rows there is most of, in their order', () => {
+    expect(largestTwo(formula)).toEqual([
+      { kind: 'grams', line: 1 },
+      { kind: 'grams', line: 3 },
+    ]);
+  });
+
+  it('can be each row, or the ratio of two of the three largest, each under a key of its own', () => {
+    const choices = axisChoices(formula, (id) => id);
+    expect(choices.map(({ key }) => key)).toEqual(['g0', 'g1', 'g2', 'g3', 'r0-1', 'r0-3', 'r1-3']);
+    for (const { key, axis } of choices) expect(axisKey(axis)).toBe(key);
+    expect(choices.at(-1)?.name).toBe('dark-couverture-60 : cream-35');
+  });
+});
+
+describe('the edges on a map', () => {
+  const drawing = mapField(formula, largestTwo(formula), { columns: 24, rows: 18 });
+  let step = drawing.next();
+  while (!step.done) step = drawing.next();
+  const map = step.value;
+
+  it('stand only where a gate is crossed, and say what is beyond', () => {
+    const words = mapEdges(map, formula.gates ?? []).map((edge) => edge.words);
+    expect(words).toContain('At the pour: too thin beyond');
+    expect(words).toContain('At the pour: too thick beyond');
+    expect(words).toContain('From the fridge: too stiff beyond');
+    expect(new Set(words).size).toBe(words.length);
+  });
+
+  it('shade a cell just where the prediction says that every gate holds', () => {
+    const at = map.inside.reduce((best, value, i) => (value > (map.inside[best] ?? 0) ? i : best), 0);
+    const worst = map.inside.reduce((low, value, i) => (value < (map.inside[low] ?? 0) ? i : low), 0);
+    expect(map.inside[at], 'somewhere it lands').toBeGreaterThan(0);
+    expect(map.inside[worst], 'and somewhere it does not').toBeLessThan(0);
+    for (const [cell, lands] of [
+      [at, (map.inside[at] ?? -1) >= 0],
+      [worst, (map.inside[worst] ?? 0) >= 0],
+    ] as const) {
+      const [column, row] = [cell % 24, Math.floor(cell / 24)];
+      const grams = [...formula.lines.map((line) => line.grams)];
+      grams[1] = map.xs[column] ?? 0;
+      grams[3] = map.ys[row] ?? 0;
+      const lines = formula.lines.map((line, i) => ({ ...line, grams: grams[i] ?? 0 }));
+      expect(predictFormula({ ...formula, lines })?.lands).toBe(lands);
+    }
+  });
+});
