@@ -63,3 +63,10 @@ export function celsius(temperatureC: number): string {
 export function hours(value: number): string {
   return value < 1 ? `${Math.round(value * 60)}${THIN_SPACE}min` : `${Math.round(value * 10) / 10}${THIN_SPACE}h`;
 }
+
+const LIST = new Intl.ListFormat('en-GB');
+
+/** `one`, `one and two`, `one, two and three`. */
+export function listed(parts: readonly string[]): string {
+  return LIST.format(parts);
+}

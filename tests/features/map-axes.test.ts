@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { mapField } from '@/core/balance/field-map';
+import { axisReach, mapField } from '@/core/balance/field-map';
 import { predictFormula } from '@/core/predict/formula';
 import { axisChoices, axisKey, largestTwo } from '@/features/balance/map-axes';
 import { mapEdges } from '@/features/balance/map-edges';
@@ -31,6 +31,17 @@ describe('what a map is drawn over', () => {
     expect(choices.map(({ key }) => key)).toEqual(['g0', 'g1', 'g2', 'g3', 'r0-1', 'r0-3', 'r1-3']);
     for (const { key, axis } of choices) expect(axisKey(axis)).toBe(key);
     expect(choices.at(-1)?.name).toBe('dark-couverture-60 : cream-35');
+  });
+});
+
+describe('how far a map reaches', () => {
+  it('from two fifths to twice of a row; an empty one to 15 % of the batch; a ratio to a third and to three times', () => {
+    expect(axisReach(formula, { kind: 'grams', line: 1 })).toEqual([80, 400]);
+    const empty = { ...formula, lines: formula.lines.map((line, i) => (i === 0 ? { ...line, grams: 0 } : line)) };
+    expect(axisReach(empty, { kind: 'grams', line: 0 })).toEqual([0, 0.15 * 450]);
+    const [least, most] = axisReach(formula, { kind: 'ratio', over: 1, under: 3 });
+    expect(least).toBeCloseTo(200 / 240 / 3, 9);
+    expect(most).toBeCloseTo(2.5, 9);
   });
 });
 

@@ -3,7 +3,7 @@ import { K } from '@/core/model-constants';
 import type { MomentReading, Prediction } from '@/core/predict/formula';
 import type { Risks } from '@/core/stability/risks';
 import { momentTitle, type UseWords, wordsForUse } from '@/ui/cook-words';
-import { celsius, percent, significant } from '@/ui/format';
+import { celsius, listed, percent, significant } from '@/ui/format';
 import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';
 
 /** A piece of the verdict; `off` pieces say what is wrong. */
@@ -47,7 +47,7 @@ function sayPour(judged: Judged, words: UseWords): VerdictPart[] {
 /** What is said of the cold moments: the good ones in one sentence, then each that misses. */
 function saySets(sets: readonly Judged[], words: UseWords): VerdictPart[] {
   const good = sets.filter((judged) => !judged.missed).map(where);
-  const places = good.map((place, i) => (i === 0 ? place : lowerFirst(place))).join(' and ');
+  const places = listed(good.map((place, i) => (i === 0 ? place : lowerFirst(place))));
   return [
     ...(good.length > 0 ? [say(`${places} it ${words.sets}.`)] : []),
     ...sets.flatMap((judged) =>

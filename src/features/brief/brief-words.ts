@@ -5,7 +5,7 @@ import type { Role } from '@/core/brief/stock';
 import { handLimit } from '@/core/flow/piping';
 import type { PortionKey } from '@/core/yields/portions';
 import { momentTitle } from '@/ui/cook-words';
-import { celsius, stress } from '@/ui/format';
+import { celsius, listed, stress } from '@/ui/format';
 
 /** How a way of saying how much is named in the sentence. */
 export const PORTION_WORDS: Readonly<Record<PortionKey, string>> = {
@@ -73,11 +73,9 @@ const shown = (pa: number) => {
   return `${number}\u202f${unit}`;
 };
 
-const LISTED = new Intl.ListFormat('en-GB');
-
 /** `at the pour, nap and served`. */
 export function momentList(moments: readonly string[]): string {
-  return LISTED.format(moments.map((name) => momentTitle(name).toLowerCase()));
+  return listed(moments.map((name) => momentTitle(name).toLowerCase()));
 }
 
 /** `misses at the pour and served`. */

@@ -4,7 +4,7 @@ import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { resolveFormula } from '@/formats/resolve-formula';
 import type { Stage } from '@/formats/stages';
-import { celsius, grams, hours, stress } from '@/ui/format';
+import { celsius, grams, hours, listed, stress } from '@/ui/format';
 import { jobThings } from '@/ui/job-words';
 import { measureText } from '@/ui/kitchen-measure';
 import { behaviour } from '@/ui/landmarks';
@@ -100,7 +100,7 @@ export function benchCard(
   return {
     name: file.name,
     note: file.note ?? '',
-    job: file.brief ? `For ${file.brief.jobs.map(jobThings).join(' and ')}` : '',
+    job: file.brief ? `For ${listed(file.brief.jobs.map(jobThings))}` : '',
     stages,
     total: `${grams(total)} g in the pan, ${grams(Math.max(total - lost, 0))} g on the table`,
     moments: (prediction?.moments ?? []).map(({ moment, state, plateDiameterMm }) => ({

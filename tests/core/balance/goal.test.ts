@@ -36,6 +36,16 @@ describe('a balance with a goal', () => {
     expect(of(goal).formula.gates).toEqual(formula.gates);
   });
 
+  it('is no new recipe: each row stays between half and twice of what a close balance gives', () => {
+    const close = of('close').grams;
+    for (const goal of ['cheapest', 'leastSugar', 'bestShine'] as const) {
+      of(goal).grams.forEach((g, i) => {
+        expect(g, `${goal}, row ${i}`).toBeGreaterThan(0.5 * (close[i] ?? 0) - 0.51);
+        expect(g, `${goal}, row ${i}`).toBeLessThan(2 * (close[i] ?? 0) + 0.51);
+      });
+    }
+  });
+
   it('gets what it is after', () => {
     const close = of('close');
     expect(of('cheapest').prediction.costEurPerKg).toBeLessThan(0.97 * close.prediction.costEurPerKg);

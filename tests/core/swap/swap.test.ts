@@ -45,6 +45,38 @@ describe('a swap', () => {
     });
   });
 
+  it.each([
+    ['a lighter cream', 1, 'cream-25'],
+    ['milk for cream', 1, 'milk-whole'],
+    ['table sugar for glucose', 2, 'sugar-caster'],
+    ['milk chocolate for dark', 0, 'milk-couverture-36'],
+  ])('for %s leaves each other row between two fifths and twice of what it was', (_, line, id) => {
+    const { formula: swapped } = swap(formula, new Map([[line, substitute(id)]]));
+    swapped.lines.forEach(({ grams }, i) => {
+      if (i === line) return;
+      const was = formula.lines[i]?.grams ?? 0;
+      expect(grams).toBeGreaterThan(0.4 * was - 0.51);
+      expect(grams).toBeLessThan(2 * was + 0.51);
+    });
+  });
+
+  it('keeps sweetness within a fifth where the curve can be kept with it', () => {
+    const { before, after, within } = swap(formula, new Map([[2, substitute('sugar-caster')]]));
+    expect(within).toBeDefined();
+    expect(Math.abs(after.taste.sweetness / before.taste.sweetness - 1)).toBeLessThan(0.21);
+  });
+
+  it('counts as sugared what holds more than 5 % of sugars, not what brings them along', () => {
+    for (const id of ['dark-couverture-66', 'dark-couverture-75', 'sugar-caster', 'glucose-syrup-de42']) {
+      expect(breaks('addedSugar', get(id)), id).toBe(true);
+    }
+    for (const id of ['cream-35', 'butter-unsalted-82', 'cocoa-alkalised-22', 'milk-whole']) {
+      expect(breaks('addedSugar', get(id)), id).toBe(false);
+    }
+    const item = { ...get('cream-35'), components: { water: 90, sucrose: 10 } };
+    expect(breaks('addedSugar', item)).toBe(true);
+  });
+
   it('for no dairy comes as near as it can', () => {
     const places = formula.lines.flatMap(({ ingredient }, i) => (breaks('dairy', get(ingredient)) ? [i] : []));
     expect(places).toEqual([1, 3]);

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { USUAL_MAKING } from '@/core/brief/brief';
 import { COMPONENT_COUNT } from '@/core/matter/components';
 import { finishedComponents } from '@/core/predict/formula';
+import { bowlBody, COOLING_PLACES, coolingHours } from '@/core/set/cooling';
 import { boiledOffInPan } from '@/core/yields/batch-size';
 import { scaleBatch } from '@/core/yields/scaling';
 import { formulaOf, larder } from '../../support/kitchen';
@@ -119,5 +120,30 @@ describe('scaling with sense', () => {
     const hot = scaleBatch(lines, { finishedG: 500, evaporationG: 0, wantedG: 1000 }, making, 30);
     const cool = scaleBatch(lines, { finishedG: 500, evaporationG: 0, wantedG: 1000 }, making, 16);
     expect(hot.coolingHours[1]).toBeGreaterThan(cool.coolingHours[1]);
+  });
+
+  it('adds water to boil off up to a quarter of the batch, and boils shorter past that', () => {
+    const formula = formulaOf(SAUCE);
+    const scaled = scaleBatch(
+      formula.lines,
+      { finishedG: 420, evaporationG: 20, wantedG: 100 },
+      { ...USUAL_MAKING, heat: 'boil', minutes: 60 },
+      22,
+    );
+    expect(scaled.liquidG).toBe(25);
+    expect(scaled.minutes).toBeLessThan(60);
+    expect(scaled.minutes * boiledOffInPan({ ...USUAL_MAKING, heat: 'boil' }, 1)).toBeCloseTo(25 + 20 * (100 / 420), 6);
+  });
+
+  it('counts as lukewarm what has come from 70 to 36 °C, and no kitchen as warmer than 34 °C', () => {
+    const material = { densityKgM3: 1150, heatCapacity: 2900, conductivity: 0.35 };
+    const hours = (grams: number, aroundC: number) =>
+      coolingHours(bowlBody(grams, 1150), material, { fromC: 70, toC: 36, aroundC }, COOLING_PLACES.room);
+    const cooling = (kitchenC: number) =>
+      scaleBatch(formulaOf(GANACHE).lines, { finishedG: 500, evaporationG: 0, wantedG: 1000 }, USUAL_MAKING, kitchenC)
+        .coolingHours;
+    expect(cooling(22)[0]).toBeCloseTo(hours(500, 22), 9);
+    expect(cooling(22)[1]).toBeCloseTo(hours(1000, 22), 9);
+    expect(cooling(45)[0]).toBeCloseTo(hours(500, 34), 9);
   });
 });
