@@ -50,6 +50,7 @@ describe('a swap', () => {
     ['milk for cream', 1, 'milk-whole'],
     ['table sugar for glucose', 2, 'sugar-caster'],
     ['milk chocolate for dark', 0, 'milk-couverture-36'],
+    ['chocolate for cream, which cannot be', 1, 'dark-couverture-54'],
   ])('for %s leaves each other row between two fifths and twice of what it was', (_, line, id) => {
     const { formula: swapped } = swap(formula, new Map([[line, substitute(id)]]));
     swapped.lines.forEach(({ grams }, i) => {
