@@ -5,6 +5,7 @@ import {
   gramsOfOne,
   kitchenAmount,
   type MeasureUnit,
+  measureDoubt,
   nearestPart,
   VOLUMES,
   WEIGHTS,
@@ -25,6 +26,19 @@ describe('measures', () => {
     expect(WEIGHTS.lb / WEIGHTS.oz).toBeCloseTo(16, 9);
     expect(VOLUMES.usCup / VOLUMES.flOz).toBeCloseTo(8, 9);
     expect(weigh(chocolate, 2, 'lb')?.grams).toBeCloseTo(907.18474, 4);
+  });
+
+  it.each<[MeasureUnit, string | undefined, number]>([
+    ['g', undefined, 0.005],
+    ['lb', undefined, 0.005],
+    ['leaf', undefined, 0.05],
+    ['pinch', undefined, 0.4],
+    ['usCup', 'grated', 0.15],
+    ['usCup', 'heaped by a stranger', 0.1],
+    // a spooned spoon: √(0.1² + 0.06²)
+    ['tsp', 'spooned', 0.1166],
+  ])('one %s, %s, is in doubt by %d (ln)', (unit, form, lnSd) => {
+    expect(measureDoubt(unit, form)).toBeCloseTo(lnSd, 4);
   });
 
   it('weigh a volume by its form', () => {
