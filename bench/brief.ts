@@ -2,8 +2,8 @@ import { readFileSync } from 'node:fs';
 import { USUAL_MAKING, USUAL_WISHES } from '../src/core/brief/brief';
 import { usualJob } from '../src/core/brief/job';
 import { planBrief } from '../src/core/brief/plan';
-import { answersTo, type Shelf } from '../src/formats/brief-answers';
 import { parseLarderCsv } from '../src/formats/larder-csv';
+import { answersTo, type Shelf } from '../src/kitchen/brief-answers';
 import { lanternMillFormulas } from '../src/server/demo/lantern-mill';
 import { report } from './report';
 

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
 import { MOST_MOMENTS } from '@/core/predict/moments';
+import { allergenFields, recogniseFields } from './allergen-fields';
 import { briefSchema } from './brief';
 import { FormulaFileError } from './formula-file-error';
 import { compositionSchema } from './ingredient';
@@ -66,6 +67,25 @@ export const yieldSchema = z.object({
 /** Names that a plain object would take for its own. */
 const SAFE_ID = /^(?!__proto__$|constructor$|prototype$)/;
 
+/** An ingredient that only this formula has. Allergens left out are unknown, an empty list says there are none. */
+const ownIngredientSchema = z
+  .object({
+    name: name(120),
+    components: compositionSchema,
+    priceEurPerKg: z.number().min(0).max(1e6).optional(),
+    allergens: allergenFields.allergens.optional(),
+    mayContain: allergenFields.mayContain.removeDefault().optional(),
+    vegan: z.boolean({ error: 'must be true or false' }).optional(),
+  })
+  .transform(({ allergens, mayContain, ...own }) => {
+    const read = recogniseFields({ allergens: allergens ?? null, mayContain: mayContain ?? [] });
+    return {
+      ...own,
+      ...(read.allergens ? { allergens: read.allergens } : {}),
+      ...(read.mayContain.length > 0 ? { mayContain: read.mayContain } : {}),
+    };
+  });
+
 /** Format `dark-pour/formula`, version 1: the project's open formula file. */
 export const formulaFileSchema = z
   .object({
@@ -78,16 +98,7 @@ export const formulaFileSchema = z
     lines: z
       .array(lineSchema, { error: 'must be a list of lines' })
       .max(MOST_LINES, `must be at most ${MOST_LINES} lines`),
-    ingredients: z
-      .record(
-        z.string().max(80).regex(SAFE_ID, 'is not a usable id'),
-        z.object({
-          name: name(120),
-          components: compositionSchema,
-          priceEurPerKg: z.number().min(0).max(1e6).optional(),
-        }),
-      )
-      .default({}),
+    ingredients: z.record(z.string().max(80).regex(SAFE_ID, 'is not a usable id'), ownIngredientSchema).default({}),
     process: processSchema.prefault({}),
     moments: z.array(momentSchema).max(MOST_MOMENTS).default([]),
     gates: z.array(gateSchema).max(40).default([]),
@@ -149,7 +160,6 @@ export function readFormula(value: unknown): FormulaFile {
   throw new FormulaFileError(reasons.join('; '));
 }
 
-/** Most formulas a library file may hold. */
 /** Most formulas one file may hold. */
 export const MOST_FORMULAS = 2000;
 

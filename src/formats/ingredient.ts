@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { COMPONENT_NAMES, COMPOSITION_ROUNDING_G } from '@/core/matter/components';
+import { allergenFields, recogniseFields } from './allergen-fields';
 
 const part = z
   .number({ error: 'must be a number of grams in 100 g' })
@@ -36,32 +37,34 @@ const LONGEST_NOTE = 1000;
 
 const text = (longest: number) => z.string().trim().max(longest, `must be at most ${longest} characters`);
 
-/** An ingredient of the larder. */
-export const ingredientSchema = z.object({
-  id: z.string().min(1).max(80),
-  name: text(LONGEST_NAME).min(1, 'must not be empty'),
-  group: z.enum(INGREDIENT_GROUPS, { error: `must be one of ${INGREDIENT_GROUPS.join(', ')}` }),
-  components: compositionSchema,
-  /** g per ml of the measure, by form */
-  measures: z.record(z.string().min(1).max(30), z.number().positive('must be above 0').max(25, 'must be at most 25')),
-  /** g a piece, by kind of piece */
-  pieces: z.record(z.string().min(1).max(30), z.number().positive('must be above 0').max(10_000)),
-  densityGPerMl: z.number().positive('must be above 0').max(25, 'must be at most 25').nullable(),
-  cocoaPercent: z.number().min(0, 'must be 0 to 100').max(100, 'must be 0 to 100').nullable(),
-  gelatinBloomG: z.number().min(50, 'must be 50 to 400').max(400, 'must be 50 to 400').nullable(),
-  ph: z.number().min(0, 'must be 0 to 14').max(14, 'must be 0 to 14').nullable(),
-  allergens: z.array(text(60).min(1)).max(30),
-  vegan: z.boolean(),
-  priceEurPerKg: z.number().min(0, 'must be 0 or more').max(1e6).nullable(),
-  /** g in hand; unknown when null */
-  stockG: z.number().min(0, 'must be 0 or more').max(1e9).nullable(),
-  keeps: text(300),
-  caution: text(600),
-  note: text(LONGEST_NOTE),
-  source: text(400),
-  /** typical ingredients came with the larder; own ones were added by the kitchen */
-  origin: z.enum(['typical', 'own']),
-});
+/** An ingredient of the larder. What is written as allergens is recognised here, wherever it comes from. */
+export const ingredientSchema = z
+  .object({
+    id: z.string().min(1).max(80),
+    name: text(LONGEST_NAME).min(1, 'must not be empty'),
+    group: z.enum(INGREDIENT_GROUPS, { error: `must be one of ${INGREDIENT_GROUPS.join(', ')}` }),
+    components: compositionSchema,
+    /** g per ml of the measure, by form */
+    measures: z.record(z.string().min(1).max(30), z.number().positive('must be above 0').max(25, 'must be at most 25')),
+    /** g a piece, by kind of piece */
+    pieces: z.record(z.string().min(1).max(30), z.number().positive('must be above 0').max(10_000)),
+    densityGPerMl: z.number().positive('must be above 0').max(25, 'must be at most 25').nullable(),
+    cocoaPercent: z.number().min(0, 'must be 0 to 100').max(100, 'must be 0 to 100').nullable(),
+    gelatinBloomG: z.number().min(50, 'must be 50 to 400').max(400, 'must be 50 to 400').nullable(),
+    ph: z.number().min(0, 'must be 0 to 14').max(14, 'must be 0 to 14').nullable(),
+    ...allergenFields,
+    vegan: z.boolean(),
+    priceEurPerKg: z.number().min(0, 'must be 0 or more').max(1e6).nullable(),
+    /** g in hand; unknown when null */
+    stockG: z.number().min(0, 'must be 0 or more').max(1e9).nullable(),
+    keeps: text(300),
+    caution: text(600),
+    note: text(LONGEST_NOTE),
+    source: text(400),
+    /** typical ingredients came with the larder; own ones were added by the kitchen */
+    origin: z.enum(['typical', 'own']),
+  })
+  .transform(recogniseFields);
 
 export type Ingredient = z.infer<typeof ingredientSchema>;
 

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { z } from 'zod';
 import { COMPONENT_NAMES, COMPOSITION_ROUNDING_G } from '@/core/matter/components';
+import { saysNone } from './allergen-words';
 import { type Ingredient, ingredientSchema } from './ingredient';
 
 /** Largest CSV that is read, bytes; five thousand ingredients are about two megabytes. */
@@ -16,6 +17,7 @@ const OTHER_COLUMNS = [
   'cocoa_percent',
   'gelatin_bloom',
   'allergens',
+  'may_contain',
   'vegan',
   'price_eur_per_kg',
   'stock_g',
@@ -33,6 +35,7 @@ const COLUMN_OF: Readonly<Record<string, string>> = {
   gelatinBloomG: 'gelatin_bloom',
   priceEurPerKg: 'price_eur_per_kg',
   stockG: 'stock_g',
+  mayContain: 'may_contain',
 };
 
 /** Thrown when a file cannot be read as a table of ingredients at all. */
@@ -117,11 +120,10 @@ class RowReader {
     return found;
   }
 
-  list(column: string): string[] {
-    return this.text(column)
-      .split(';')
-      .map((name) => name.trim())
-      .filter(Boolean);
+  /** What a pack declares; nothing in an empty cell, an empty list where the cell says none. */
+  declared(column: string): string[] | null {
+    const text = this.text(column);
+    return text === '' ? null : saysNone(text) ? [] : [text];
   }
 
   yes(column: string): boolean {
@@ -170,7 +172,8 @@ function readRow(cells: Cells, row: number, columns: readonly string[]): CsvRow 
     cocoaPercent: reader.number('cocoa_percent'),
     gelatinBloomG: reader.number('gelatin_bloom'),
     ph: reader.number('ph'),
-    allergens: reader.list('allergens'),
+    allergens: reader.declared('allergens'),
+    mayContain: reader.declared('may_contain') ?? [],
     vegan: reader.yes('vegan'),
     priceEurPerKg: reader.number('price_eur_per_kg'),
     stockG: reader.number('stock_g'),
@@ -261,6 +264,10 @@ const pairsText = (pairs: Readonly<Record<string, number>>) =>
     .map(([name, value]) => `${name}=${value}`)
     .join(';');
 
+/** An empty cell says that nobody has said. */
+const declaredText = (declared: Ingredient['allergens']) =>
+  declared === null ? '' : declared.length > 0 ? declared.join(';') : 'none';
+
 /**
  * Writes ingredients as a CSV that spreadsheets open: cells that they would run as formulas are marked as text, the file begins with the mark of
  * UTF-8.
@@ -277,7 +284,8 @@ export function writeLarderCsv(ingredients: readonly Ingredient[]): string {
     pieces: pairsText(ingredient.pieces),
     cocoa_percent: ingredient.cocoaPercent,
     gelatin_bloom: ingredient.gelatinBloomG,
-    allergens: ingredient.allergens.join(';'),
+    allergens: declaredText(ingredient.allergens),
+    may_contain: ingredient.mayContain.join(';'),
     vegan: ingredient.vegan ? 'y' : 'n',
     price_eur_per_kg: ingredient.priceEurPerKg,
     stock_g: ingredient.stockG,

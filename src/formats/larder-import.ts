@@ -24,6 +24,7 @@ const FIELD_WORDS: Partial<Record<keyof Ingredient, string>> = {
   gelatinBloomG: 'bloom strength',
   priceEurPerKg: 'price',
   stockG: 'stock',
+  mayContain: 'traces',
 };
 
 /** Text of a value in which the order of its parts does not matter. */
@@ -69,10 +70,12 @@ export function planImport(rows: readonly CsvRow[], existing: readonly Ingredien
     return { what: 'add', row, name, ingredient: { ...ingredient, id, name, origin: 'own' }, words };
   };
 
-  return rows.map(({ row, name, ingredient, faults }): PlannedRow => {
-    if (!ingredient) return { what: 'refuse', row, name, faults };
-    const known = byName.get(ingredient.name.toLowerCase()) ?? byId.get(ingredient.id);
-    if (!known) return add(row, ingredient, 'new');
+  return rows.map(({ row, name, ingredient: read, faults }): PlannedRow => {
+    if (!read) return { what: 'refuse', row, name, faults };
+    const known = byName.get(read.name.toLowerCase()) ?? byId.get(read.id);
+    if (!known) return add(row, read, 'new');
+    // A file that says nothing of allergens takes nothing back.
+    const ingredient = read.allergens === null ? { ...read, allergens: known.allergens } : read;
     if (touched.has(known.id)) {
       return { what: 'refuse', row, name, faults: [{ field: 'id', message: 'another row already changes this one' }] };
     }

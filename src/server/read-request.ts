@@ -1,6 +1,7 @@
 import { NextResponse } from 'next/server';
 import type { z } from 'zod';
 import { LARGEST_FILE_BYTES } from '@/formats/formula-file';
+import { UnreadableError } from './repositories/stored-value';
 
 const tooLarge = (mostBytes: number) =>
   new RequestError(413, `That is over ${Math.round(mostBytes / 1e6)} MB; it should be far less.`);
@@ -52,6 +53,8 @@ export async function answering(work: () => Promise<Response>): Promise<Response
     if (error instanceof RequestError) {
       return NextResponse.json({ message: error.message, issues: error.issues }, { status: error.status });
     }
+    if (error instanceof UnreadableError)
+      return NextResponse.json({ message: error.message, issues: [] }, { status: 409 });
     process.stderr.write(`${error instanceof Error ? error.stack : error}\n`);
     return NextResponse.json({ message: 'Something went wrong here; nothing was changed.' }, { status: 500 });
   }

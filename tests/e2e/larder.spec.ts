@@ -73,7 +73,12 @@ test('an own ingredient is worked out from its label, kept, changed and taken ou
   await expect(page.getByLabel('Density, g/ml')).toHaveValue('heavy');
   await expect(page.getByRole('alert').filter({ hasText: 'number' }).first()).toBeVisible();
   await page.getByLabel('Density, g/ml').fill('1,24');
-  await page.getByLabel('Allergens').fill('soya, milk');
+  await expect(page.getByText(/it may contain anything/)).toBeVisible();
+  await page.getByRole('button', { name: /^Contains: nothing chosen/ }).click();
+  await page.getByRole('option', { name: 'soya', exact: true }).click();
+  await page.getByRole('option', { name: 'milk', exact: true }).click();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('button', { name: 'Take soya out of contains' })).toBeVisible();
   await page.getByRole('button', { name: 'Add to the larder' }).click();
   await expect(page.getByText('“Sluice dark 62” is in.')).toBeVisible();
 

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest';
 import { predictFormula } from '@/core/predict/formula';
-import { allergens, cautions } from '@/features/balance/cautions';
 import {
   applyEdit,
   type DraftHistory,
@@ -12,7 +11,6 @@ import {
 import { measures } from '@/features/balance/measures';
 import { riskNotes, verdict } from '@/features/balance/verdict';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';
-import type { Ingredient } from '@/formats/ingredient';
 import { resolveFormula } from '@/formats/resolve-formula';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import { larder } from '../support/kitchen';
@@ -165,19 +163,5 @@ describe('the measures', () => {
     const shown = measures(lost, predict(gloss), undefined);
     expect(shown.at(-1)).toMatchObject({ key: 'yield', value: 0 });
     for (const { range } of shown) expect(range[1]).toBeGreaterThan(range[0]);
-  });
-});
-
-describe('cautions', () => {
-  const inPan = (file: FormulaFile) =>
-    file.lines.map(({ ingredient }) => larder.get(ingredient)).filter((one): one is Ingredient => one !== undefined);
-
-  it('name allergens once, and warn of spirit, polyols and hot liquid where they are', () => {
-    expect(allergens(inPan(gloss))).toEqual(['milk', 'soya']);
-    expect(cautions(predict(gloss), inPan(gloss))[0]).toMatch(/flame.*not for children/);
-    const fudge = demo.get('Fudge sauce, no added sugar') as FormulaFile;
-    expect(cautions(predict(fudge), inPan(fudge)).join(' ')).toMatch(/laxative/);
-    const water = demo.get('Sluice water sauce') as FormulaFile;
-    expect(cautions(predict(water), inPan(water))).toEqual([expect.stringMatching(/scald/)]);
   });
 });

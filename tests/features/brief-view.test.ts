@@ -7,14 +7,14 @@ import { predictFormula } from '@/core/predict/formula';
 import { PORTION_KINDS, type PortionKey, portionKind } from '@/core/yields/portions';
 import { scaledToBrief } from '@/features/balance/brief-note';
 import { draftOf, totalGrams } from '@/features/balance/formula-draft';
-import { briefCautions } from '@/features/brief/brief-cautions';
 import { newFormula, targetsOf, usualBrief, whatFor } from '@/features/brief/brief-file';
 import { exclusionWords, kitchenWord, PORTION_WORDS, reasonOf, SIZE_WORDS } from '@/features/brief/brief-words';
 import { panAsItIs } from '@/features/brief/pan-as-it-is';
 import { benchCard } from '@/features/card/bench-card';
-import { type Answer, answersTo, type Start } from '@/formats/brief-answers';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';
 import { resolveFormula } from '@/formats/resolve-formula';
+import { type Answer, answersTo, type Start } from '@/kitchen/brief-answers';
+import { briefCautions, CAUTION_WORDS, cautionLines } from '@/kitchen/cautions';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import { JOB_WORDS } from '@/ui/job-words';
 import { briefOf, jobOf } from '../support/brief';
@@ -147,12 +147,12 @@ describe('what is said of a brief', () => {
   });
 
   it('cautions come with what asks for them', () => {
-    const said = (brief: ReturnType<typeof briefOf>) => briefCautions(brief).join(' ');
+    const said = (brief: ReturnType<typeof briefOf>) => cautionLines(briefCautions(brief)).join(' ');
     expect(said(briefOf([jobOf('dip')]))).toContain('hot oil');
     expect(said(briefOf([jobOf('drink')]))).toContain('children');
     expect(said(briefOf([jobOf('coat')], { wishes: { keepDays: 10 } }))).toContain('not a use-by date');
     expect(said(briefOf([jobOf('coat')], { wishes: { without: ['nuts'] } }))).toContain('traces');
-    expect(said(briefOf([jobOf('pool')], { making: { heat: 'none' } }))).toBe('');
+    expect(said(briefOf([jobOf('pool')], { making: { heat: 'none' } }))).toBe(CAUTION_WORDS.code);
     expect(said(briefOf([jobOf('coat', { place: 'fridge' })]))).not.toContain('food code says');
   });
 

@@ -142,8 +142,8 @@ describe('single edits', () => {
     const draft = applyEdit(opened(), {
       type: 'loosen',
       things: [
-        { kind: 'lock', line: 2 },
-        { kind: 'least', line: 0 },
+        { kind: 'lock', key: 'c' },
+        { kind: 'least', key: 'a' },
         { kind: 'gate', gate: 1 },
       ],
     });

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
 import { predictFormula } from '@/core/predict/formula';
-import type { PanLine } from '@/features/balance/formula-draft';
 import { swapChanges } from '@/features/balance/swap-changes';
 import { readFormula } from '@/formats/formula-file';
 import { resolveFormula } from '@/formats/resolve-formula';
+import { panContents } from '@/kitchen/pan-contents';
 import { fileOf, larder } from '../support/kitchen';
 
 type Rows = Parameters<typeof fileOf>[0];
@@ -18,13 +18,12 @@ function pan(rows: Rows) {
   );
   const prediction = predictFormula(resolveFormula(file, larder));
   if (!prediction) throw new RangeError('nothing in the pan');
-  const lines: PanLine[] = file.lines.map((line, i) => ({ ...line, key: `row ${i}` }));
-  return { lines, prediction };
+  return { contents: panContents(file, larder), prediction };
 }
 
 function changes(before: Rows, after: Rows) {
   const [was, is] = [pan(before), pan(after)];
-  return swapChanges(was.lines, is.lines, was.prediction, is.prediction, larder);
+  return swapChanges(was.contents, is.contents, was.prediction, is.prediction);
 }
 
 const GANACHE: Rows = [

@@ -1,5 +1,6 @@
 import type { Composition } from '../matter/components';
-import { breaks, type Restrictable, type Restriction } from '../swap/restrictions';
+import { contentsOf } from '../matter/contents';
+import { isFreeOf, type Restrictable, type Restriction } from '../swap/restrictions';
 
 /** An ingredient on the shelf, as far as starting points need it. */
 export interface StockItem extends Restrictable {
@@ -56,10 +57,11 @@ const FITS: Readonly<Record<Role, Fit>> = {
     30,
     (c) => at(c, 'cocoa_solids') < 1 && at(c, 'milk_protein') >= 3 && sugarsOf(c) + polyolsOf(c) > 10,
   ),
-  gianduja: ({ group, components: c, allergens }) =>
-    group === 'chocolate' && at(c, 'cocoa_butter') > 8 && allergens.some((name) => name.startsWith('nuts'))
-      ? 0
-      : undefined,
+  gianduja: (item) => {
+    const { group, components: c } = item;
+    const hasNuts = contentsOf(item).contains.some((name) => name.startsWith('nuts'));
+    return group === 'chocolate' && at(c, 'cocoa_butter') > 8 && hasNuts ? 0 : undefined;
+  },
   cream: (item) => {
     const { components: c } = item;
     const fat = fatOf(c);
@@ -108,7 +110,7 @@ export function bestFor<Item extends StockItem>(
 ): Item | undefined {
   let best: { item: Item; distance: number } | undefined;
   for (const item of stock) {
-    if (without.some((restriction) => breaks(restriction, item))) continue;
+    if (!without.every((restriction) => isFreeOf(restriction, item))) continue;
     const distance = FITS[role](item);
     if (distance !== undefined && (best === undefined || distance < best.distance)) best = { item, distance };
   }

@@ -4,8 +4,10 @@ import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headl
 import Fuse from 'fuse.js';
 import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
-import { breaks, type Restriction } from '@/core/swap/restrictions';
+import { contentsOf } from '@/core/matter/contents';
+import { isFreeOf, type Restriction } from '@/core/swap/restrictions';
 import type { Ingredient } from '@/formats/ingredient';
+import { allergenLine } from '@/kitchen/allergen-sentences';
 import { Button } from '@/ui/button';
 import { IngredientForm } from '@/ui/ingredient/ingredient-form';
 import { BLANK } from '@/ui/ingredient/ingredient-values';
@@ -52,7 +54,7 @@ function find(query: string, ingredients: readonly Ingredient[], index: Fuse<Ing
   const words = WISHES.reduce((text, [pattern]) => text.replace(pattern, ' '), query)
     .replace(/%/g, ' ')
     .trim();
-  const fits = (ingredient: Ingredient) => wishes.every((restriction) => !breaks(restriction, ingredient));
+  const fits = (ingredient: Ingredient) => wishes.every((restriction) => isFreeOf(restriction, ingredient));
   if (words !== '') {
     // Every typed number must stand in the name: 20 % cream is no 35 % cream.
     const numbers = words.match(/\d+/g) ?? [];
@@ -132,8 +134,8 @@ export function AddIngredient({
               className="flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 data-focus:bg-enamel-wash"
             >
               <span className="flex-1 font-medium">{ingredient.name}</span>
-              {ingredient.allergens.length > 0 && (
-                <span className="text-[13px] text-mute">{ingredient.allergens.join(', ')}</span>
+              {ingredient.allergens?.length !== 0 && (
+                <span className="text-[13px] text-mute">{allergenLine(contentsOf(ingredient))}</span>
               )}
               <span className="w-20 text-right text-[13px] text-mute">{ingredient.group}</span>
             </ComboboxOption>

@@ -1,47 +1,49 @@
 'use client';
 
 import { useDeferredValue, useMemo, useState } from 'react';
-import { keepingWords } from '@/core/keep/shelf';
 import { formIn, type MeasureSystem } from '@/core/matter/measures';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
-import { Key } from '@/ui/button';
-import { significant, waterActivity } from '@/ui/format';
+import { itemOf, type Larder } from '@/kitchen/known-item';
+import { byKey, type KnownPan, keyed, predictPan } from '@/kitchen/known-pan';
+import { panContents } from '@/kitchen/pan-contents';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { useMeasureSystem } from '@/ui/use-measure-system';
 import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
 import type { Household } from '@/workers/balance.worker';
 import { BenchBar } from './bench-bar';
+import { BenchFoot } from './bench-foot';
 import type { OpenSheet } from './bench-sheets';
-import { allergens } from './cautions';
 import { type Compared, CurveView } from './curve-view';
-import { type FormulaDraft, fileOf } from './formula-draft';
+import { type FormulaDraft, fileOf, withGrams } from './formula-draft';
 import { LaterBriefNote, LaterDayChart, LaterMapView, LaterSheets } from './later-parts';
 import { MaterialCard, type MaterialView } from './material-card';
 import { MomentsStrip } from './moments-strip';
 import { triedMore } from './more-of-row';
-import { ingredientName, ingredientsInPan, Pan } from './pan';
+import { ingredientName, Pan } from './pan';
 import { SaveNotice, saveWords } from './save-notice';
 import { useAutosave } from './use-autosave';
 import { useBalancing } from './use-balancing';
 import { useBenchKeys } from './use-bench-keys';
 import { useDoubt } from './use-doubt';
-import { knownLines, type Larder, predictDraft, useFormula } from './use-formula';
+import { useFormula } from './use-formula';
 import { useReadyAhead } from './use-ready-ahead';
 import { VerdictDetails } from './verdict-details';
 import { VerdictHead } from './verdict-head';
 
-/** The cups and spoons a balance rounds to, row by row; nothing when the scale is used. */
-function cupsOf(draft: FormulaDraft, larder: Larder, system: MeasureSystem): Household | undefined {
+/** The cups and spoons a balance rounds to, for each line of the known pan; nothing when the scale is used. */
+function cupsOf(draft: FormulaDraft, { keys }: KnownPan, larder: Larder, system: MeasureSystem): Household | undefined {
   if (system !== 'cups' && system !== 'usCups') return undefined;
+  const lines = new Map(draft.lines.map((line) => [line.key, line]));
   return {
     system,
-    lines: draft.lines.map(({ ingredient, form }) => {
-      const known = larder.get(ingredient);
+    lines: keys.map((key) => {
+      const line = lines.get(key);
+      const known = line && itemOf(draft, larder, line.ingredient)?.stocked;
       if (!known) return undefined;
       const { measures, pieces, densityGPerMl } = known;
       const measurable = { measures, pieces, densityGPerMl };
-      return { measurable, form: formIn(measurable, form) };
+      return { measurable, form: formIn(measurable, line.form) };
     }),
   };
 }
@@ -86,7 +88,9 @@ export function BalanceScreen({
   const [measures] = useMeasureSystem();
   const [kitchenC] = useKitchenTemperature();
   const doubt = useDoubt(predicted?.formula, rested);
-  const balancing = useBalancing(formula, larder, (asked) => cupsOf(asked, larder, household ? measures : 'grams'));
+  const balancing = useBalancing(formula, larder, (asked, pan) =>
+    cupsOf(asked, pan, larder, household ? measures : 'grams'),
+  );
   const { proposal } = balancing;
   useReadyAhead(view === 'map' ? undefined : predicted?.formula, balancing.ready);
   const current = useBenchKeys(formula, balancing, {
@@ -108,23 +112,21 @@ export function BalanceScreen({
     [],
   );
   const nameOf = (ingredient: string) => ingredientName(draft, larder, ingredient);
-  const proposedGrams = proposal && proposal.answer.change > 0 ? proposal.answer.grams : undefined;
-  const proposed = useMemo(() => {
-    if (!proposedGrams) return undefined;
-    const lines = draft.lines.map((line, i) => ({ ...line, grams: proposedGrams[i] ?? line.grams }));
-    return predictDraft({ ...draft, lines }, larder)?.prediction;
-  }, [proposedGrams, draft, larder]);
+  const proposedGrams = proposal && proposal.change > 0 ? proposal.grams : undefined;
+  const proposed = useMemo(
+    () => proposedGrams && predictPan({ ...draft, lines: withGrams(draft.lines, proposedGrams) }, larder)?.prediction,
+    [proposedGrams, draft, larder],
+  );
   const shownBeside = useMemo(
     () => (proposed ? [{ name: 'proposed', prediction: proposed }] : compared),
     [proposed, compared],
   );
-  const more = useMemo(() => {
-    const place = knownLines(draft, larder).findIndex((line) => line.key === openKey);
-    return predicted && triedMore(predicted.formula, place);
-  }, [draft, larder, openKey, predicted]);
+  const more = useMemo(
+    () => predicted && triedMore(predicted.formula, predicted.keys.indexOf(openKey ?? '')),
+    [openKey, predicted],
+  );
   const compare = (name: string, other: FormulaFile) => {
-    const lines = other.lines.map((line, i) => ({ ...line, key: `compared-${i}` }));
-    const prediction = predictDraft({ ...other, lines }, larder)?.prediction;
+    const prediction = predictPan(keyed(other), larder)?.prediction;
     if (prediction) setCompared([...compared.slice(-1), { name, prediction }]);
     setView('curve');
   };
@@ -133,7 +135,7 @@ export function BalanceScreen({
   const later = useDeferredValue(predicted);
   const laterDraft = useDeferredValue(draft);
   const laterDoubt = useDeferredValue(doubt);
-  const inPan = useMemo(() => ingredientsInPan(laterDraft, larder), [laterDraft, larder]);
+  const contents = useMemo(() => panContents(laterDraft, larder), [laterDraft, larder]);
   const prediction = predicted?.prediction;
 
   return (
@@ -170,7 +172,7 @@ export function BalanceScreen({
         {predicted && prediction ? (
           <>
             <div className="thin-scroll border-rule bg-sheet lg:col-start-3 lg:max-h-[74vh] lg:overflow-y-auto lg:border-l">
-              {laterDraft.brief && <LaterBriefNote id={id} draft={laterDraft} inPan={inPan} edit={edit} />}
+              {laterDraft.brief && <LaterBriefNote id={id} draft={laterDraft} contents={contents} edit={edit} />}
               <VerdictHead
                 draft={draft}
                 prediction={prediction}
@@ -206,17 +208,14 @@ export function BalanceScreen({
                   />
                 )}
                 {view === 'day' && <LaterDayChart prediction={prediction} />}
-                {view === 'map' &&
-                  (knownLines(draft, larder).length === draft.lines.length ? (
-                    <LaterMapView
-                      formula={predicted.formula}
-                      proposedGrams={proposedGrams}
-                      nameOf={nameOf}
-                      onGrams={(grams) => edit({ type: 'mapped', grams })}
-                    />
-                  ) : (
-                    <p className="p-6 text-mute">A row is not in the larder: swap it or take it out to see the map.</p>
-                  ))}
+                {view === 'map' && (
+                  <LaterMapView
+                    formula={predicted.formula}
+                    proposedGrams={proposedGrams && predicted.keys.map((key) => proposedGrams.get(key) ?? 0)}
+                    nameOf={nameOf}
+                    onGrams={(grams) => edit({ type: 'mapped', grams: byKey(predicted, grams) })}
+                  />
+                )}
               </MaterialCard>
               <MomentsStrip prediction={prediction} onMoments={openers.targets} />
             </div>
@@ -225,7 +224,7 @@ export function BalanceScreen({
                 draft={later ? laterDraft : draft}
                 prediction={later?.prediction ?? prediction}
                 doubt={laterDoubt}
-                inPan={inPan}
+                contents={contents}
                 onTargets={openers.targets}
               />
             </div>
@@ -237,36 +236,7 @@ export function BalanceScreen({
           </div>
         )}
       </main>
-      <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-foot px-4 py-1 text-[13px]">
-        <span>
-          Contains <strong>{allergens(inPan).join(', ') || 'no declared allergen'}</strong>
-        </span>
-        {prediction && prediction.alcoholPercentVol > 0.05 && (
-          <span>
-            Alcohol <strong>{significant(prediction.alcoholPercentVol)} % vol</strong>: not for children
-          </span>
-        )}
-        {prediction && (
-          <span>
-            <span className="read">aw {waterActivity(prediction.asKept.waterActivity).number}</span>:{' '}
-            <strong>{keepingWords(prediction.asKept.waterActivity)}</strong>
-          </span>
-        )}
-        {prediction && prediction.costEurPerKg > 0 && (
-          <span className="read">{prediction.costEurPerKg.toFixed(2)} €/kg</span>
-        )}
-        <span className="ml-auto font-medium" role="status" data-testid="save-state">
-          {saveWords(autosave.state)}
-        </span>
-        {predicted && (
-          <button type="button" className="min-h-9 underline" onClick={() => setSheet('nutrition')}>
-            Nutrition
-          </button>
-        )}
-        <button type="button" className="min-h-9" onClick={() => setSheet('shortcuts')}>
-          Keys <Key>?</Key>
-        </button>
-      </footer>
+      <BenchFoot contents={contents} prediction={prediction} saving={saveWords(autosave.state)} onSheet={setSheet} />
       {sheet !== undefined && (
         <LaterSheets
           id={id}
@@ -276,7 +246,7 @@ export function BalanceScreen({
           formula={formula}
           larder={larder}
           ingredients={all}
-          inPan={inPan}
+          contents={contents}
           balancing={balancing}
           compared={compared}
           onCompare={compare}

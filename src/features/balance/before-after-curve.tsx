@@ -4,9 +4,9 @@ import { useMemo } from 'react';
 import { resistanceCurve } from '@/core/predict/curve';
 import { linearDoubt } from '@/core/predict/linear-doubt';
 import { chocolateColour } from '@/core/shine/colour';
+import type { Predicted } from '@/kitchen/known-pan';
 import { ResistanceChart } from '@/ui/resistance-chart';
 import { firstBand } from './first-band';
-import type { Predicted } from './use-formula';
 
 const RESTED_H = 24;
 

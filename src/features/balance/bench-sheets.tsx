@@ -2,6 +2,9 @@
 
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
+import type { Larder } from '@/kitchen/known-item';
+import { predictPan } from '@/kitchen/known-pan';
+import type { PanContents } from '@/kitchen/pan-contents';
 import { AddIngredient } from './add-ingredient';
 import { BlendSheet } from './blend-sheet';
 import { CompareSheet } from './compare-sheet';
@@ -13,7 +16,7 @@ import { SwapSheet } from './swap-sheet';
 import { TagsSheet } from './tags-sheet';
 import { TargetsSheet } from './targets-sheet';
 import type { Balancing } from './use-balancing';
-import { type Larder, type OpenFormula, predictDraft } from './use-formula';
+import type { OpenFormula } from './use-formula';
 import { VariantsSheet } from './variants-sheet';
 import { VersionsSheet } from './versions-sheet';
 
@@ -45,7 +48,7 @@ export function BenchSheets({
   formula,
   larder,
   ingredients,
-  inPan,
+  contents,
   balancing,
   compared,
   onCompare,
@@ -58,7 +61,7 @@ export function BenchSheets({
   formula: OpenFormula;
   larder: Larder;
   ingredients: readonly Ingredient[];
-  inPan: readonly Ingredient[];
+  contents: PanContents;
   balancing: Balancing;
   compared: readonly Compared[];
   onCompare: (name: string, file: FormulaFile) => void;
@@ -98,7 +101,7 @@ export function BenchSheets({
         />
       )}
       {sheet === 'nutrition' && predicted && (
-        <NutritionSheet prediction={predicted.prediction} ingredients={inPan} onClose={close} />
+        <NutritionSheet prediction={predicted.prediction} contents={contents} onClose={close} />
       )}
       {sheet === 'tags' && (
         <TagsSheet
@@ -151,7 +154,7 @@ export function BenchSheets({
           ingredients={ingredients}
           newKey={formula.newKey}
           before={formula.predicted}
-          withParts={(parts) => predictDraft({ ...draft, lines: inPlace(parts) }, larder)}
+          withParts={(parts) => predictPan({ ...draft, lines: inPlace(parts) }, larder)}
           onClose={close}
           onTake={(parts) => {
             edit({ type: 'lines', lines: inPlace(parts) });

@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { aimOf, type BlendAim, blend } from '@/core/matter/blend';
 import { compositionVector } from '@/core/matter/components';
 import type { Ingredient } from '@/formats/ingredient';
+import type { Predicted } from '@/kitchen/known-pan';
 import { Button } from '@/ui/button';
 import { grams, gramsPlain, significant } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
@@ -12,7 +13,6 @@ import { GRAMS } from '@/ui/parse-amount';
 import { Sheet } from '@/ui/sheet';
 import { BeforeAfterCurve } from './before-after-curve';
 import type { PanLine } from './formula-draft';
-import type { Predicted } from './use-formula';
 
 const AIMS: Record<BlendAim, { name: string; short: string }> = {
   cocoaPercent: { name: 'cocoa %', short: 'cocoa' },

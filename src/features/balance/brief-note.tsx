@@ -1,6 +1,5 @@
 import Link from 'next/link';
-import { breaks } from '@/core/swap/restrictions';
-import type { Ingredient } from '@/formats/ingredient';
+import type { PanContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';
 import { grams } from '@/ui/format';
 import { RESTRICTION_WORDS } from '@/ui/restriction-words';
@@ -27,12 +26,12 @@ export function scaledToBrief(draft: FormulaDraft): FormulaDraft['lines'] {
 export function BriefNote({
   id,
   draft,
-  inPan,
+  contents,
   edit,
 }: {
   id: string;
   draft: FormulaDraft;
-  inPan: readonly Ingredient[];
+  contents: PanContents;
   edit: (edit: Edit) => void;
 }) {
   const { brief } = draft;
@@ -40,8 +39,10 @@ export function BriefNote({
   const target = draft.yield?.targetGrams ?? 0;
   const differs = target > 0 && totalGrams(draft) > 0 && Math.abs(yieldGrams(draft) / target - 1) > NEAR_ENOUGH;
   const against = brief.wishes.without.flatMap((wish) => {
-    const names = inPan.filter((item) => breaks(wish, item)).map(({ name }) => name);
-    return names.length > 0 ? [{ wish, names }] : [];
+    const standing = contents.standing(wish);
+    const namesOf = (which: 'against' | 'unknown') =>
+      standing.filter((each) => each.standing === which).map(({ name }) => name);
+    return standing.length > 0 ? [{ wish, against: namesOf('against'), unknown: namesOf('unknown') }] : [];
   });
   if (!differs && against.length === 0) return null;
   return (
@@ -50,10 +51,11 @@ export function BriefNote({
       className="mx-4 mt-2 rounded-lg border border-near/30 bg-near-wash px-3 py-2 text-[13.5px]"
       data-testid="brief-note"
     >
-      {against.map(({ wish, names }) => (
+      {against.map(({ wish, against: names, unknown }) => (
         <p key={wish}>
-          The brief says <strong>{RESTRICTION_WORDS[wish]}</strong>: {names.join(', ')}{' '}
-          {names.length === 1 ? 'goes' : 'go'} against it.
+          The brief says <strong>{RESTRICTION_WORDS[wish]}</strong>:{' '}
+          {names.length > 0 && `${names.join(', ')} ${names.length === 1 ? 'goes' : 'go'} against it. `}
+          {unknown.length > 0 && `${unknown.join(', ')} may go against it: the pack says traces, or nobody has said.`}
         </p>
       ))}
       {differs && (

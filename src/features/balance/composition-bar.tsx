@@ -1,12 +1,11 @@
 import { memo } from 'react';
 import { cocoaPercent, sugarPercent } from '@/core/balance/quantities';
 import type { Prediction } from '@/core/predict/formula';
-import type { Ingredient } from '@/formats/ingredient';
+import { itemOf, type KnownItem, type Larder } from '@/kitchen/known-item';
 import { CompositionStrip } from '@/ui/composition-strip';
 import { percent, significant } from '@/ui/format';
 import type { FormulaDraft } from './formula-draft';
 import { isChocolate, isLiquid } from './kinds';
-import type { Larder } from './use-formula';
 
 /** What the batch is made of, as a bar and the ratios cooks ask for. */
 export const CompositionBar = memo(function CompositionBar({
@@ -19,9 +18,9 @@ export const CompositionBar = memo(function CompositionBar({
   larder: Larder;
 }) {
   const { mixture } = prediction.batch;
-  const sumOf = (counts: (ingredient: Ingredient) => boolean) =>
+  const sumOf = (counts: (item: KnownItem) => boolean) =>
     draft.lines.reduce((sum, line) => {
-      const known = larder.get(line.ingredient);
+      const known = itemOf(draft, larder, line.ingredient);
       return sum + (known && counts(known) ? line.grams : 0);
     }, 0);
   const [chocolateG, liquidG] = [sumOf(isChocolate), sumOf(isLiquid)];

@@ -8,12 +8,12 @@ import { linearDoubt } from '@/core/predict/linear-doubt';
 import type { Doubt } from '@/core/predict/monte-carlo';
 import type { MomentChange } from '@/core/predict/sensitivity';
 import { chocolateColour } from '@/core/shine/colour';
+import type { Predicted } from '@/kitchen/known-pan';
 import { momentTitle } from '@/ui/cook-words';
 import { type ChartGate, type ChartPoint, ResistanceChart } from '@/ui/resistance-chart';
 import { firstBand } from './first-band';
 import type { Edit } from './formula-draft';
 import { FLOW_QUANTITIES } from './gate-edits';
-import type { Predicted } from './use-formula';
 
 /** The resistance at which a flow gate's edge lies, given the viscosity the batch has then. */
 function edgePa(quantity: string, edge: number | undefined, reading: MomentReading): number | undefined {

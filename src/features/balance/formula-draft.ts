@@ -1,16 +1,13 @@
-import type { FileGate, FileLine, FileMoment, FormulaFile } from '@/formats/formula-file';
+import type { FileGate, FileMoment, FormulaFile } from '@/formats/formula-file';
 import type { Stage } from '@/formats/stages';
+import type { KeyedLine, KeyedPan } from '@/kitchen/known-pan';
 import { moveEdge, shiftGate } from './gate-edits';
 
 /** A row of the pan with a key that stays while it is moved, so that undo, dragging and focus follow it. */
-export interface PanLine extends FileLine {
-  readonly key: string;
-}
+export type PanLine = KeyedLine;
 
 /** The open formula. */
-export interface FormulaDraft extends Omit<FormulaFile, 'lines'> {
-  readonly lines: readonly PanLine[];
-}
+export type FormulaDraft = KeyedPan;
 
 /** What a cook can do to the open formula. */
 export type Edit =
@@ -32,16 +29,17 @@ export type Edit =
   | { readonly type: 'scale'; readonly totalGrams: number }
   | {
       readonly type: 'balanced';
-      readonly grams: readonly number[];
+      /** by row */
+      readonly grams: ReadonlyMap<string, number>;
       /** rows that are measured with cups and spoons from now on */
-      readonly byVolume?: readonly boolean[] | undefined;
+      readonly byVolume?: ReadonlySet<string> | undefined;
     }
   | { readonly type: 'name'; readonly name: string }
   | { readonly type: 'stage'; readonly key: string; readonly stage: Stage | undefined }
   | { readonly type: 'gateEdge'; readonly gate: number; readonly edge: 'low' | 'high'; readonly value: number }
   | { readonly type: 'shiftGate'; readonly moment: string; readonly factor: number; readonly deltaC: number }
-  /** grams of every row, from the dot on the map */
-  | { readonly type: 'mapped'; readonly grams: readonly number[] }
+  /** grams by row, from the dot on the map */
+  | { readonly type: 'mapped'; readonly grams: ReadonlyMap<string, number> }
   | { readonly type: 'loosen'; readonly things: readonly Loosening[] }
   | { readonly type: 'tags'; readonly tags: readonly string[] }
   | {
@@ -54,7 +52,7 @@ export type Edit =
 
 /** A lock, limit or gate to be let go. */
 export type Loosening =
-  | { readonly kind: 'lock' | 'least' | 'most'; readonly line: number }
+  | { readonly kind: 'lock' | 'least' | 'most'; readonly key: string }
   | { readonly kind: 'gate'; readonly gate: number };
 
 /** The open formula and the ways back and forth. */
@@ -130,18 +128,23 @@ function scaleTo(draft: FormulaDraft, wanted: number): FormulaDraft {
 
 /** Lets locks, limits and gates go. */
 function loosen(draft: FormulaDraft, things: readonly Loosening[]): FormulaDraft {
-  const has = (kind: Loosening['kind'], index: number) =>
-    things.some((thing) => thing.kind === kind && ('line' in thing ? thing.line : thing.gate) === index);
+  const has = (kind: Loosening['kind'], of: string | number) =>
+    things.some((thing) => thing.kind === kind && ('key' in thing ? thing.key : thing.gate) === of);
   return {
     ...draft,
-    lines: draft.lines.map((line, i) => ({
+    lines: draft.lines.map((line) => ({
       ...line,
-      locked: line.locked && !has('lock', i),
-      minGrams: has('least', i) ? undefined : line.minGrams,
-      maxGrams: has('most', i) ? undefined : line.maxGrams,
+      locked: line.locked && !has('lock', line.key),
+      minGrams: has('least', line.key) ? undefined : line.minGrams,
+      maxGrams: has('most', line.key) ? undefined : line.maxGrams,
     })),
     gates: draft.gates.filter((_, i) => !has('gate', i)),
   };
+}
+
+/** The rows with other grams; those nothing is said of stay. */
+export function withGrams(lines: readonly PanLine[], grams: ReadonlyMap<string, number>): PanLine[] {
+  return lines.map((line) => ({ ...line, grams: grams.get(line.key) ?? line.grams }));
 }
 
 /** The draft after one edit. */
@@ -172,14 +175,13 @@ export function applyEdit(draft: FormulaDraft, edit: Edit): FormulaDraft {
     case 'balanced':
       return {
         ...draft,
-        lines: draft.lines.map((line, i) => ({
+        lines: withGrams(draft.lines, edit.grams).map((line) => ({
           ...line,
-          grams: edit.grams[i] ?? line.grams,
-          byVolume: edit.byVolume?.[i] || line.byVolume,
+          byVolume: edit.byVolume?.has(line.key) || line.byVolume,
         })),
       };
     case 'mapped':
-      return { ...draft, lines: draft.lines.map((line, i) => ({ ...line, grams: edit.grams[i] ?? line.grams })) };
+      return { ...draft, lines: withGrams(draft.lines, edit.grams) };
     case 'stage':
       return changeLine(draft, edit.key, { stage: edit.stage });
     case 'gateEdge':

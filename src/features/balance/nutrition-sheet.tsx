@@ -3,31 +3,36 @@
 import { useState } from 'react';
 import { nutrition } from '@/core/matter/nutrition';
 import type { Prediction } from '@/core/predict/formula';
-import type { Ingredient } from '@/formats/ingredient';
+import { allergenWords } from '@/kitchen/allergen-sentences';
+import type { PanContents } from '@/kitchen/pan-contents';
 import { gramsPlain, significant } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { NutritionTable } from '@/ui/nutrition-table';
 import { GRAMS } from '@/ui/parse-amount';
 import { Sheet } from '@/ui/sheet';
-import { allergens } from './cautions';
 
 const USUAL_PORTION_G = 30;
+
+const VEGAN_WORDS: Record<PanContents['vegan'], string> = {
+  yes: 'yes, by its ingredients; vegan does not mean safe for allergies',
+  no: 'no',
+  unknown: 'not known: not every row says so',
+};
 
 /** Energy and nutrition of the pan per 100 g and per portion, allergens, alcohol, vegan, cost. */
 export function NutritionSheet({
   prediction,
-  ingredients,
+  contents,
   onClose,
 }: {
   prediction: Prediction;
-  /** in the pan */
-  ingredients: readonly Ingredient[];
+  contents: PanContents;
   onClose: () => void;
 }) {
   const [portionG, setPortionG] = useState(USUAL_PORTION_G);
-  const vegan = ingredients.length > 0 && ingredients.every((ingredient) => ingredient.vegan);
+  const declared = allergenWords(contents);
   const cost = (prediction.costEurPerKg * portionG) / 1000;
-  const unpriced = ingredients.filter(({ priceEurPerKg }) => priceEurPerKg === null).length;
+  const unpriced = contents.items.filter(({ priceEurPerKg }) => priceEurPerKg === null).length;
   return (
     <Sheet title="Nutrition and label" onClose={onClose}>
       <div className="mb-4 max-w-44">
@@ -43,7 +48,23 @@ export function NutritionSheet({
       <NutritionTable per100={nutrition(prediction.components)} portionG={portionG} />
       <dl className="mt-4 grid grid-cols-[auto_1fr] gap-x-4 gap-y-1.5">
         <dt className="text-mute">Contains</dt>
-        <dd className="font-semibold">{allergens(ingredients).join(', ') || 'no declared allergen'}</dd>
+        <dd className="font-semibold">{declared.contains}</dd>
+        {declared.mayContain && (
+          <>
+            <dt className="text-mute">May contain</dt>
+            <dd>{declared.mayContain}</dd>
+          </>
+        )}
+        {declared.unknown.length > 0 && (
+          <>
+            <dt className="text-mute">Not known</dt>
+            <dd className="text-off">
+              {declared.unknown.map((sentence) => (
+                <p key={sentence}>{sentence}</p>
+              ))}
+            </dd>
+          </>
+        )}
         <dt className="text-mute">Alcohol</dt>
         <dd>
           {prediction.alcoholPercentVol > 0.05
@@ -51,7 +72,7 @@ export function NutritionSheet({
             : 'none'}
         </dd>
         <dt className="text-mute">Vegan</dt>
-        <dd>{vegan ? 'yes, by its ingredients; vegan does not mean safe for allergies' : 'no'}</dd>
+        <dd>{VEGAN_WORDS[contents.vegan]}</dd>
         <dt className="text-mute">Cost</dt>
         <dd>
           {prediction.costEurPerKg.toFixed(2)} €/kg, {cost.toFixed(2)} € a portion

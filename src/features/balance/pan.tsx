@@ -16,17 +16,17 @@ import { Fragment, useCallback, useDeferredValue, useMemo, useState } from 'reac
 import { reachOf } from '@/core/balance/problem';
 import type { MeasureSystem } from '@/core/matter/measures';
 import type { MomentChange } from '@/core/predict/sensitivity';
-import type { Ingredient } from '@/formats/ingredient';
+import { itemOf, type Larder } from '@/kitchen/known-item';
 import { Key } from '@/ui/button';
 import { grams, gramsPlain, percent, significant } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import { CompositionBar } from './composition-bar';
-import { type PanLine, totalGrams, yieldGrams } from './formula-draft';
+import { totalGrams, yieldGrams } from './formula-draft';
 import { isChocolate, isLiquid } from './kinds';
 import { PanRow } from './pan-row';
 import { STAGE_WORDS } from './stage-words';
-import type { Larder, OpenFormula } from './use-formula';
+import type { OpenFormula } from './use-formula';
 
 /** What a row's share is counted in. */
 type Parts = 'batch' | 'chocolate' | 'liquid';
@@ -42,16 +42,15 @@ const NO_BREAK_PERCENT = '\u00a0%';
 
 /** Name of a row's ingredient: the formula's own, or the larder's. */
 export function ingredientName(formula: OpenFormula['draft'], larder: Larder, id: string): string {
-  const name = Object.hasOwn(formula.ingredients, id) ? formula.ingredients[id]?.name : larder.get(id)?.name;
-  return (name ?? id).replaceAll(' %', NO_BREAK_PERCENT);
+  return (itemOf(formula, larder, id)?.name ?? id).replaceAll(' %', NO_BREAK_PERCENT);
 }
 
 /** Grams of what counts as 100: all chocolate, or all liquid; 0 for the batch. */
-function referenceGrams(parts: Parts, lines: readonly PanLine[], larder: Larder): number {
+function referenceGrams(parts: Parts, draft: OpenFormula['draft'], larder: Larder): number {
   if (parts === 'batch') return 0;
   const counts = parts === 'chocolate' ? isChocolate : isLiquid;
-  return lines.reduce((sum, { ingredient, grams }) => {
-    const known = larder.get(ingredient);
+  return draft.lines.reduce((sum, { ingredient, grams }) => {
+    const known = itemOf(draft, larder, ingredient);
     return sum + (known && counts(known) ? grams : 0);
   }, 0);
 }
@@ -103,7 +102,7 @@ export function Pan({
   // The shares of all rows move with each gram: they too may come a frame after the curve.
   const laterTotal = totalGrams(laterDraft);
   const laterGrams = useMemo(() => new Map(laterDraft.lines.map((line) => [line.key, line.grams])), [laterDraft]);
-  const reference = referenceGrams(parts, laterDraft.lines, larder);
+  const reference = referenceGrams(parts, laterDraft, larder);
   const shareText = (grams: number) =>
     parts === 'batch'
       ? percent(laterTotal > 0 ? grams / laterTotal : 0)
@@ -179,14 +178,14 @@ export function Pan({
                   <PanRow
                     line={line}
                     name={ingredientName(draft, larder, line.ingredient)}
-                    missing={!Object.hasOwn(draft.ingredients, line.ingredient) && !larder.has(line.ingredient)}
+                    missing={itemOf(draft, larder, line.ingredient) === undefined}
                     share={shareText(laterGrams.get(line.key) ?? line.grams)}
                     place={place}
                     count={draft.lines.length}
                     from={from.get(line.key)}
                     least={reachOf(line, laterTotal).least}
                     most={drawnMost(reachOf(line, laterTotal).most)}
-                    ingredient={larder.get(line.ingredient)}
+                    ingredient={itemOf(draft, larder, line.ingredient)?.stocked}
                     more={openKey === line.key ? tried : undefined}
                     measures={measures}
                     onSwap={onSwap}
@@ -215,12 +214,5 @@ export function Pan({
       </div>
       {predicted && later && <CompositionBar prediction={later.prediction} draft={laterDraft} larder={larder} />}
     </section>
-  );
-}
-
-/** The larder's ingredients that are in the pan, each once. */
-export function ingredientsInPan(formula: OpenFormula['draft'], larder: Larder): Ingredient[] {
-  return [...new Set(formula.lines.filter((line) => line.grams > 0).map((line) => line.ingredient))].flatMap(
-    (id) => larder.get(id) ?? [],
   );
 }

@@ -50,15 +50,14 @@ interface ProposalProps {
 /** What a balance proposes: each row from → to, the gates before → after; or why it cannot land. Nothing has changed yet. */
 export function ProposalCard(props: ProposalProps) {
   const { proposal, onAccept, onRefuse, onAgain } = props;
-  const { answer } = proposal;
-  if (answer.status === 'lands' && answer.change === 0) {
+  if (proposal.status === 'lands' && proposal.change === 0) {
     return (
       <p role="status" className="mb-2 rounded-lg bg-enamel-wash px-3 py-2 text-[13.5px]" data-testid="outcome">
         It lands already; nothing to move.
       </p>
     );
   }
-  const lands = answer.status === 'lands';
+  const lands = proposal.status === 'lands';
   return (
     <div
       role="status"
@@ -69,7 +68,7 @@ export function ProposalCard(props: ProposalProps) {
     >
       <p className="font-semibold">{lands ? 'This would land:' : 'It cannot land as things stand.'}</p>
       {!lands && <InTheWay {...props} />}
-      {answer.change > 0 && (
+      {proposal.change > 0 && (
         <>
           {!lands && <p className="mt-2">The nearest it can come:</p>}
           <Moves {...props} />
@@ -94,20 +93,19 @@ export function ProposalCard(props: ProposalProps) {
 
 /** Rows and gates, before and after. */
 function Moves({ proposal, now, then, nameOf }: ProposalProps) {
-  const { before, answer } = proposal;
-  const total = (list: readonly number[]) => list.reduce((sum, g) => sum + g, 0);
-  const change = total(answer.grams) - total(before.lines.map((line) => line.grams));
+  const { before, grams: proposed } = proposal;
+  const change = before.lines.reduce((sum, { key, grams: g }) => sum + (proposed.get(key) ?? g) - g, 0);
   return (
     <>
       <ul className="mt-1 text-[13px]">
-        {before.lines.flatMap((line, i) =>
-          line.grams === answer.grams[i]
+        {before.lines.flatMap((line) =>
+          line.grams === (proposed.get(line.key) ?? line.grams)
             ? []
             : [
                 <li key={line.key} className="flex justify-between gap-2">
                   <span className="truncate">{nameOf(line.ingredient)}</span>
                   <span className="read shrink-0 text-[0.84rem]">
-                    {grams(line.grams)} → {grams(answer.grams[i] ?? line.grams)} g
+                    {grams(line.grams)} → {grams(proposed.get(line.key) ?? line.grams)} g
                   </span>
                 </li>,
               ],
@@ -150,7 +148,7 @@ function Moves({ proposal, now, then, nameOf }: ProposalProps) {
 
 /** What stands in the way, each with a button that lets just that go. */
 function InTheWay({ proposal, nameOf, onLoosen }: ProposalProps) {
-  const { inTheWay } = proposal.answer;
+  const { inTheWay } = proposal;
   const [first] = inTheWay;
   if (!first) return null;
   return (

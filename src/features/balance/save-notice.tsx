@@ -1,11 +1,11 @@
 'use client';
 
 import type { FormulaFile } from '@/formats/formula-file';
+import type { Larder } from '@/kitchen/known-item';
 import { Button } from '@/ui/button';
 import type { FormulaDraft } from './formula-draft';
 import { LaterSideBySide } from './later-parts';
 import type { Autosave, SaveState } from './use-autosave';
-import type { Larder } from './use-formula';
 
 /** Where saving stands, in one or two words. */
 export function saveWords(state: SaveState): string {

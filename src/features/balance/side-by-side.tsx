@@ -1,13 +1,9 @@
 import type { FormulaFile } from '@/formats/formula-file';
+import { itemOf, type Larder } from '@/kitchen/known-item';
+import { keyed, predictPan } from '@/kitchen/known-pan';
 import { grams } from '@/ui/format';
 import type { FormulaDraft } from './formula-draft';
 import { measures } from './measures';
-import { type Larder, predictDraft } from './use-formula';
-
-const asDraft = (file: FormulaFile): FormulaDraft => ({
-  ...file,
-  lines: file.lines.map((line, i) => ({ ...line, key: `other-${i}` })),
-});
 
 /** Rows and measures of another state of the formula and of the pan now. */
 export function SideBySide({
@@ -21,11 +17,11 @@ export function SideBySide({
   draft: FormulaDraft;
   larder: Larder;
 }) {
-  const then = asDraft(file);
+  const then = keyed(file);
   const names = [...new Set([...then.lines, ...draft.lines].map(({ ingredient }) => ingredient))];
   const sum = (lines: FormulaDraft['lines'], ingredient: string) =>
     lines.filter((line) => line.ingredient === ingredient).reduce((total, line) => total + line.grams, 0);
-  const [was, is] = [predictDraft(then, larder)?.prediction, predictDraft(draft, larder)?.prediction];
+  const [was, is] = [predictPan(then, larder)?.prediction, predictPan(draft, larder)?.prediction];
   const shown = (file: FormulaDraft, prediction: typeof was) =>
     new Map((prediction ? measures(file, prediction, undefined) : []).map(({ title, shown: text }) => [title, text]));
   const [before, now] = [shown(then, was), shown(draft, is)];
@@ -45,7 +41,9 @@ export function SideBySide({
           const [a, b] = [sum(then.lines, ingredient), sum(draft.lines, ingredient)];
           return (
             <tr key={ingredient} className="border-rule-soft border-b text-right">
-              <th className="py-1 text-left font-medium">{larder.get(ingredient)?.name ?? ingredient}</th>
+              <th className="py-1 text-left font-medium">
+                {(itemOf(draft, larder, ingredient) ?? itemOf(then, larder, ingredient))?.name ?? ingredient}
+              </th>
               <td className="read">{grams(a)} g</td>
               <td className={`read ${a === b ? '' : 'font-semibold text-enamel'}`}>{grams(b)} g</td>
             </tr>

@@ -1,10 +1,10 @@
 import { nutrition } from '@/core/matter/nutrition';
 import type { Prediction } from '@/core/predict/formula';
+import { allergenWords } from '@/kitchen/allergen-sentences';
+import type { PanContents } from '@/kitchen/pan-contents';
 import { momentTitle } from '@/ui/cook-words';
 import { celsius, type Quantity, stress } from '@/ui/format';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
-import type { PanLine } from './formula-draft';
-import type { Larder } from './use-formula';
 
 /** One thing a swap changed, before and after, ready to read. */
 export interface Change {
@@ -17,20 +17,28 @@ export interface Change {
 
 const text = ({ number, unit }: Quantity) => (unit ? `${number} ${unit}` : number);
 
-function allergensOf(lines: readonly PanLine[], larder: Larder): string[] {
-  const all = lines
-    .filter(({ grams }) => grams > 0)
-    .flatMap(({ ingredient }) => larder.get(ingredient)?.allergens ?? []);
-  return [...new Set(all)].sort();
+/** All that is declared of a pan, in a line. */
+function declaredText(contents: PanContents): string {
+  const { contains, mayContain, unknown } = allergenWords(contents);
+  const unknownRows = unknown.length > 0 ? [`${unknown.length} may contain anything`] : [];
+  return [contains, ...(mayContain ? [`may contain ${mayContain}`] : []), ...unknownRows].join('; ');
+}
+
+/** Whether something that was not in it, or not known to be in doubt, is now. */
+function isWorse(before: PanContents, after: PanContents): boolean {
+  const was = new Set<string>([...before.contains, ...before.mayContain]);
+  return (
+    [...after.contains, ...after.mayContain].some((each) => !was.has(each)) ||
+    after.undecided.length > before.undecided.length
+  );
 }
 
 /** What a swap changes in flow, set, shine, keeping, sweetness, allergens, energy and cost. */
 export function swapChanges(
-  linesBefore: readonly PanLine[],
-  linesAfter: readonly PanLine[],
+  contentsBefore: PanContents,
+  contentsAfter: PanContents,
   before: Prediction,
   after: Prediction,
-  larder: Larder,
 ): Change[] {
   const row = (name: string, was: string, is: string, off = false): Change[] =>
     was === is ? [] : [{ name, before: was, after: is, off }];
@@ -45,7 +53,6 @@ export function swapChanges(
   const same = after.moments.find(({ moment }) => moment.name === was?.moment.name);
   const shine = was && same ? row('Shine', was.state.shine.toFixed(0), same.state.shine.toFixed(0)) : [];
   const { waterActivity, sweetness, alcoholPercentVol, costEurPerKg } = QUANTITY_WORDS;
-  const allergens = [allergensOf(linesBefore, larder), allergensOf(linesAfter, larder)] as const;
   const gates = [before, after].map((each) => each.gates.filter((gate) => gate.lands).length) as [number, number];
   const energy = [before, after].map((each) => Math.round(nutrition(each.components).energyKcal));
   return [
@@ -66,9 +73,9 @@ export function swapChanges(
     ...row('Cost', text(costEurPerKg.show(before.costEurPerKg)), text(costEurPerKg.show(after.costEurPerKg))),
     ...row(
       'Allergens',
-      allergens[0].join(', ') || 'none declared',
-      allergens[1].join(', ') || 'none declared',
-      allergens[1].some((name) => !allergens[0].includes(name)),
+      declaredText(contentsBefore),
+      declaredText(contentsAfter),
+      isWorse(contentsBefore, contentsAfter),
     ),
     ...row(
       'Gates passed',

@@ -2,20 +2,22 @@
 
 import { useEffect, useMemo, useState } from 'react';
 import { compositionVector } from '@/core/matter/components';
-import { breaks, RESTRICTIONS, type Restriction } from '@/core/swap/restrictions';
+import { isFreeOf, RESTRICTIONS, type Restriction, standingTo } from '@/core/swap/restrictions';
 import { nearestFirst } from '@/core/swap/substitutes';
 import type { Substitute } from '@/core/swap/swap';
 import { doubtKindOf } from '@/formats/doubt-kind';
 import type { Ingredient } from '@/formats/ingredient';
+import { itemOf, type Larder } from '@/kitchen/known-item';
+import { type Predicted, predictPan } from '@/kitchen/known-pan';
+import { panContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';
 import { grams } from '@/ui/format';
 import { RESTRICTION_WORDS } from '@/ui/restriction-words';
 import { Sheet } from '@/ui/sheet';
 import { BeforeAfterCurve } from './before-after-curve';
-import type { FormulaDraft, PanLine } from './formula-draft';
+import { type FormulaDraft, type PanLine, withGrams } from './formula-draft';
 import { swapChanges } from './swap-changes';
 import type { Balancing } from './use-balancing';
-import { type Larder, type Predicted, predictDraft } from './use-formula';
 
 const MOST_CANDIDATES = 40;
 
@@ -32,11 +34,10 @@ function substituteOf(ingredient: Ingredient): Substitute {
 }
 
 /** The rows with their stand-ins and the grams of the answer. */
-function swappedLines(draft: FormulaDraft, chosen: Chosen, answer: readonly number[]): PanLine[] {
-  return draft.lines.map((line, i) => ({
+function swappedLines(draft: FormulaDraft, chosen: Chosen, answer: ReadonlyMap<string, number>): PanLine[] {
+  return withGrams(draft.lines, answer).map((line) => ({
     ...line,
     ingredient: chosen.get(line.key) ?? line.ingredient,
-    grams: answer[i] ?? line.grams,
   }));
 }
 
@@ -65,11 +66,11 @@ export function SwapSheet({
   const [chosen, setChosen] = useState<Chosen>(new Map());
   const [query, setQuery] = useState('');
   const [answer, setAnswer] = useState<
-    { chosen: Chosen; grams: readonly number[]; within: number | undefined } | undefined
+    { chosen: Chosen; grams: ReadonlyMap<string, number>; within: number | undefined } | undefined
   >();
   const [fault, setFault] = useState<string | undefined>();
   const line = draft.lines.find(({ key }) => key === rowKey);
-  const own = (id: string) => larder.get(id);
+  const known = (id: string) => itemOf(draft, larder, id);
 
   const { swap } = balancing;
   // biome-ignore lint/correctness/useExhaustiveDependencies: the pan beside the sheet is not live, so only the choice can change while it is open
@@ -77,13 +78,13 @@ export function SwapSheet({
     if (chosen.size === 0) return;
     let wanted = true;
     const substitutes = new Map(
-      draft.lines.flatMap((each, i) => {
-        const ingredient = larder.get(chosen.get(each.key) ?? '');
-        return ingredient ? [[i, substituteOf(ingredient)] as const] : [];
+      draft.lines.flatMap(({ key }) => {
+        const ingredient = larder.get(chosen.get(key) ?? '');
+        return ingredient ? [[key, substituteOf(ingredient)] as const] : [];
       }),
     );
     setFault(undefined);
-    swap(predicted.formula, substitutes).then(
+    swap(predicted, substitutes).then(
       ({ grams: found, within }) => wanted && setAnswer({ chosen, grams: found, within }),
       (error: Error) => wanted && setFault(error.message),
     );
@@ -93,7 +94,7 @@ export function SwapSheet({
   }, [chosen]);
 
   const candidates = useMemo(() => {
-    const current = line && larder.get(line.ingredient);
+    const current = line && itemOf(draft, larder, line.ingredient);
     if (!current) return [];
     const words = query.toLowerCase().split(/\s+/).filter(Boolean);
     const others = [...larder.values()].filter(
@@ -101,13 +102,13 @@ export function SwapSheet({
         each.id !== current.id && words.every((word) => `${each.name} ${each.group}`.toLowerCase().includes(word)),
     );
     return nearestFirst(current.components, others).slice(0, MOST_CANDIDATES);
-  }, [line, larder, query]);
+  }, [line, draft, larder, query]);
 
   const without = (restriction: Restriction) => {
-    const allowed = [...larder.values()].filter((each) => !breaks(restriction, each));
+    const allowed = [...larder.values()].filter((each) => isFreeOf(restriction, each));
     const found = draft.lines.flatMap((each) => {
-      const current = own(each.ingredient);
-      if (!current || !breaks(restriction, current)) return [];
+      const current = known(each.ingredient);
+      if (!current || isFreeOf(restriction, current)) return [];
       const [nearest] = nearestFirst(current.components, allowed);
       return nearest ? [[each.key, nearest.id] as const] : [];
     });
@@ -115,18 +116,18 @@ export function SwapSheet({
   };
   const broken = RESTRICTIONS.filter((restriction) =>
     draft.lines.some((each) => {
-      const current = own(each.ingredient);
-      return current && each.grams > 0 && breaks(restriction, current);
+      const current = known(each.ingredient);
+      return current && each.grams > 0 && standingTo(restriction, current) !== 'free';
     }),
   );
 
   const ready = answer?.chosen === chosen && chosen.size > 0 ? answer : undefined;
   const lines = ready && swappedLines(draft, chosen, ready.grams);
-  const after = lines && predictDraft({ ...draft, lines }, larder);
+  const after = lines && predictPan({ ...draft, lines }, larder);
 
   return (
     <Sheet
-      title={line ? `Instead of ${own(line.ingredient)?.name ?? line.ingredient}` : 'Do without'}
+      title={line ? `Instead of ${known(line.ingredient)?.name ?? line.ingredient}` : 'Do without'}
       width="wide"
       besidePan
       onClose={onClose}
@@ -220,8 +221,13 @@ function SwapResult({
   larder: Larder;
   within: number | undefined;
 }) {
-  const nameOf = (id: string) => larder.get(id)?.name ?? id;
-  const changes = swapChanges(draft.lines, lines, before.prediction, after.prediction, larder);
+  const nameOf = (id: string) => itemOf(draft, larder, id)?.name ?? id;
+  const changes = swapChanges(
+    panContents(draft, larder),
+    panContents({ ...draft, lines: [...lines] }, larder),
+    before.prediction,
+    after.prediction,
+  );
   return (
     <div data-testid="swap-result">
       <p className={`mb-2 font-head text-[1.1rem] font-semibold ${within === undefined ? 'text-near' : ''}`}>

@@ -5,17 +5,20 @@ import { useEffect, useState } from 'react';
 import type { BalanceGoal } from '@/core/balance/goal';
 import type { Formula } from '@/core/predict/formula';
 import type { Substitute } from '@/core/swap/swap';
+import type { KnownPan } from '@/kitchen/known-pan';
 import type { BalanceAnswer, BalanceDoor, BalanceRequest, SwapAnswer } from '@/workers/balance.worker';
 import { threadOf } from '@/workers/thread';
 import type { FormulaDraft } from './formula-draft';
 
 /** A balance that was asked for: what it started from and what came of it. */
-export interface BalanceOutcome {
+export interface BalanceOutcome extends Omit<BalanceAnswer, 'grams'> {
   readonly before: FormulaDraft;
-  readonly answer: BalanceAnswer;
+  readonly pan: KnownPan;
+  /** by row */
+  readonly grams: ReadonlyMap<string, number>;
   readonly goal: BalanceGoal;
-  /** rows rounded to cups and spoons, when that was asked */
-  readonly byVolume: readonly boolean[] | undefined;
+  /** rows that were rounded to cups and spoons */
+  readonly rounded: readonly string[];
 }
 
 const startThread = () =>

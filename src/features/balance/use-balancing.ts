@@ -3,29 +3,45 @@
 import { useRef, useState } from 'react';
 import type { BalanceGoal } from '@/core/balance/goal';
 import type { Obstacle } from '@/core/balance/obstacles';
-import type { BalanceAnswer, Household } from '@/workers/balance.worker';
+import type { Substitute } from '@/core/swap/swap';
+import type { Larder } from '@/kitchen/known-item';
+import { byKey, type KnownPan, knownPan } from '@/kitchen/known-pan';
+import type { Household } from '@/workers/balance.worker';
 import { applyEdit, type FormulaDraft, type Loosening } from './formula-draft';
 import { type BalanceOutcome, useBalance } from './use-balance';
-import { knownLines, type Larder, type OpenFormula, predictDraft } from './use-formula';
+import type { OpenFormula } from './use-formula';
 
 /** What a balance depends on, as text: an answer to an older question is let go. */
 function requestOf({ lines, gates, moments, process }: FormulaDraft): string {
   return JSON.stringify([lines, gates, moments, process]);
 }
 
-/** Obstacles that can be let go in the formula itself; the total is let go in the question. */
-const loosenings = (obstacles: readonly Obstacle[]): Loosening[] =>
-  obstacles.flatMap((obstacle): Loosening[] => (obstacle.kind === 'total' ? [] : [obstacle]));
+/** Obstacles that can be let go in the formula itself, by the keys of their rows; the total is let go in the question. */
+const loosenings = (obstacles: readonly Obstacle[], { keys }: KnownPan): Loosening[] =>
+  obstacles.flatMap((obstacle): Loosening[] => {
+    if (obstacle.kind === 'total') return [];
+    if (obstacle.kind === 'gate') return [obstacle];
+    const key = keys[obstacle.line];
+    return key === undefined ? [] : [{ kind: obstacle.kind, key }];
+  });
+
+/** A swap, by the keys of the rows. */
+export interface SwapOutcome {
+  readonly grams: ReadonlyMap<string, number>;
+  /** ln within which the resistance stays at every moment; nothing when the curve cannot be kept */
+  readonly within: number | undefined;
+}
 
 /**
- * Asks for balances and holds their answers as proposals: nothing changes in the pan until one is accepted.
+ * Asks for balances and holds their answers as proposals: nothing changes in the pan until one is accepted. Rows are known by their keys
+ * everywhere; only the worker counts lines.
  *
- * @param household cups and spoons to round to, for the draft given; nothing for the scale
+ * @param household cups and spoons to round to, for the pan given; nothing for the scale
  */
 export function useBalancing(
   formula: OpenFormula,
   larder: Larder,
-  household: (draft: FormulaDraft) => Household | undefined,
+  household: (draft: FormulaDraft, pan: KnownPan) => Household | undefined,
 ) {
   const { draft, edit } = formula;
   const { busy, ready, ask: askWorker, swap } = useBalance();
@@ -37,19 +53,18 @@ export function useBalancing(
   const proposal = held && requestOf(held.before) === requestOf(draft) ? held : undefined;
 
   const ask = async (asked: FormulaDraft, wanted: BalanceGoal, freeTotal = false) => {
-    const standing = predictDraft(asked, larder);
-    if (!standing || busy || knownLines(asked, larder).length !== asked.lines.length) return;
-    const cups = household(asked);
+    const pan = knownPan(asked, larder);
+    if (busy || !pan.formula.lines.some(({ grams }) => grams > 0)) return;
+    const cups = household(asked, pan);
     setFault(undefined);
-    let answer: BalanceAnswer;
     try {
-      answer = await askWorker(standing.formula, { goal: wanted, household: cups, freeTotal });
+      const { grams, ...answer } = await askWorker(pan.formula, { goal: wanted, household: cups, freeTotal });
+      if (requestOf(latest.current) !== requestOf(asked)) return;
+      const rounded = pan.keys.filter((_, i) => cups?.lines[i] !== undefined);
+      setHeld({ ...answer, before: asked, pan, grams: byKey(pan, grams), goal: wanted, rounded });
     } catch (error) {
       setFault((error as Error).message);
-      return;
     }
-    if (requestOf(latest.current) !== requestOf(asked)) return;
-    setHeld({ before: asked, answer, goal: wanted, byVolume: cups?.lines.map((line) => line !== undefined) });
   };
 
   return {
@@ -58,7 +73,16 @@ export function useBalancing(
     fault,
     /** starts the worker before it is asked */
     ready,
-    swap,
+    swap: async (pan: KnownPan, substitutes: ReadonlyMap<string, Substitute>): Promise<SwapOutcome> => {
+      const byLine = new Map(
+        pan.keys.flatMap((key, line) => {
+          const substitute = substitutes.get(key);
+          return substitute ? [[line, substitute] as const] : [];
+        }),
+      );
+      const { grams, within } = await swap(pan.formula, byLine);
+      return { grams: byKey(pan, grams), within };
+    },
     goal,
     proposal,
     setGoal: (wanted: BalanceGoal) => {
@@ -74,14 +98,15 @@ export function useBalancing(
     /** puts the proposal into the pan */
     accept: () => {
       if (!proposal) return;
-      const { answer, byVolume } = proposal;
-      const moved = byVolume?.map((cup, i) => cup && answer.grams[i] !== draft.lines[i]?.grams);
-      edit({ type: 'balanced', grams: answer.grams, byVolume: moved });
+      const { grams, rounded } = proposal;
+      const now = new Map(draft.lines.map((line) => [line.key, line.grams]));
+      edit({ type: 'balanced', grams, byVolume: new Set(rounded.filter((key) => grams.get(key) !== now.get(key))) });
     },
     refuse: () => setHeld(undefined),
     /** lets some things go and asks again */
     loosen: (obstacles: readonly Obstacle[]) => {
-      const loosen = { type: 'loosen', things: loosenings(obstacles) } as const;
+      if (!proposal) return;
+      const loosen = { type: 'loosen', things: loosenings(obstacles, proposal.pan) } as const;
       const next = loosen.things.length > 0 ? applyEdit(draft, loosen) : draft;
       if (loosen.things.length > 0) edit(loosen);
       latest.current = next;

@@ -2,32 +2,10 @@
 
 import { useMemo, useReducer, useRef } from 'react';
 
-import { type Formula, type Prediction, predictFormula } from '@/core/predict/formula';
 import type { FormulaFile } from '@/formats/formula-file';
-import type { Ingredient } from '@/formats/ingredient';
-import { resolveFormula } from '@/formats/resolve-formula';
-import { draftOf, type Edit, type FormulaDraft, reduceDraft } from './formula-draft';
-
-/** The larder by id. */
-export type Larder = ReadonlyMap<string, Ingredient>;
-
-/** A draft with everything predicted of it. */
-export interface Predicted {
-  readonly formula: Formula;
-  readonly prediction: Prediction;
-}
-
-/** Rows whose ingredient nobody knows any more count as nothing; the screen says so beside them. */
-export function knownLines(draft: FormulaDraft, larder: Larder): FormulaDraft['lines'] {
-  return draft.lines.filter((line) => Object.hasOwn(draft.ingredients, line.ingredient) || larder.has(line.ingredient));
-}
-
-/** Predicts a draft; nothing while the pan is empty. */
-export function predictDraft(draft: FormulaDraft, larder: Larder): Predicted | undefined {
-  const formula = resolveFormula({ ...draft, lines: [...knownLines(draft, larder)] }, larder);
-  const prediction = predictFormula(formula);
-  return prediction && { formula, prediction };
-}
+import type { Larder } from '@/kitchen/known-item';
+import { predictPan } from '@/kitchen/known-pan';
+import { draftOf, type Edit, reduceDraft } from './formula-draft';
 
 /** The open formula: its draft with undo, and its prediction, derived anew at every edit. */
 export function useFormula(file: FormulaFile, larder: Larder) {
@@ -43,7 +21,7 @@ export function useFormula(file: FormulaFile, larder: Larder) {
     mark: undefined,
   }));
   const { present } = history;
-  const predicted = useMemo(() => predictDraft(present, larder), [present, larder]);
+  const predicted = useMemo(() => predictPan(present, larder), [present, larder]);
   const steps = useMemo(
     () => ({
       edit: (edit: Edit) => dispatch({ type: 'edit', edit }),
@@ -54,7 +32,7 @@ export function useFormula(file: FormulaFile, larder: Larder) {
     [],
   );
   const last = history.past.at(-1);
-  const previous = useMemo(() => last && predictDraft(last, larder), [last, larder]);
+  const previous = useMemo(() => last && predictPan(last, larder), [last, larder]);
   return {
     draft: present,
     predicted,

@@ -3,19 +3,16 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';
+import { allergenWords } from '@/kitchen/allergen-sentences';
+import type { Larder } from '@/kitchen/known-item';
+import { keyed, predictPan } from '@/kitchen/known-pan';
+import { panContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { Sheet } from '@/ui/sheet';
-import { allergens } from './cautions';
 import { type FormulaDraft, fileOf } from './formula-draft';
 import { createVariant, listFormulas, listVariants } from './formula-requests';
 import { useFetched } from './use-fetched';
-import { type Larder, predictDraft } from './use-formula';
-
-const keyed = (file: FormulaFile): FormulaDraft => ({
-  ...file,
-  lines: file.lines.map((line, i) => ({ ...line, key: `row-${i}` })),
-});
 
 /** One base, many children: each stores only what it does differently, follows the base, and shows which gates it keeps. */
 export function VariantsSheet({
@@ -143,11 +140,9 @@ function VariantTable({
         </thead>
         <tbody>
           {rows.map(({ id, name, file }) => {
-            const prediction = predictDraft(keyed(file), larder)?.prediction;
+            const prediction = predictPan(keyed(file), larder)?.prediction;
             const at = (moment: string) => prediction?.moments.find((reading) => reading.moment.name === moment)?.state;
-            const inPan = file.lines.flatMap(({ ingredient, grams }) =>
-              grams > 0 ? (larder.get(ingredient) ?? []) : [],
-            );
+            const declared = allergenWords(panContents(file, larder));
             const missed = prediction?.gates.filter(({ lands }) => !lands) ?? [];
             return (
               <tr key={id || 'base'} className="border-rule-soft border-b text-right">
@@ -179,7 +174,11 @@ function VariantTable({
                 <td className="read">{prediction?.asKept.waterActivity.toFixed(2) ?? '–'}</td>
                 <td className="read">{prediction?.taste.sweetness.toFixed(0) ?? '–'}</td>
                 <td className="read">{prediction?.costEurPerKg.toFixed(2) ?? '–'}</td>
-                <td className="pl-3 text-left text-mute">{allergens(inPan).join(', ') || 'no declared allergen'}</td>
+                <td className="pl-3 text-left text-mute">
+                  {[declared.contains, declared.mayContain && `may contain ${declared.mayContain}`, ...declared.unknown]
+                    .filter(Boolean)
+                    .join('; ')}
+                </td>
               </tr>
             );
           })}

@@ -4,10 +4,10 @@ import { SlidersHorizontal } from 'lucide-react';
 import { memo } from 'react';
 import type { Prediction } from '@/core/predict/formula';
 import type { Doubt } from '@/core/predict/monte-carlo';
-import type { Ingredient } from '@/formats/ingredient';
+import { cautionLines, panCautions } from '@/kitchen/cautions';
+import type { PanContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';
 import { Gauge } from '@/ui/gauge';
-import { cautions } from './cautions';
 import type { FormulaDraft } from './formula-draft';
 import { type Measure, measures } from './measures';
 import { riskNotes } from './verdict';
@@ -17,14 +17,13 @@ export const VerdictDetails = memo(function VerdictDetails({
   draft,
   prediction,
   doubt,
-  inPan,
+  contents,
   onTargets,
 }: {
   draft: FormulaDraft;
   prediction: Prediction;
   doubt: Doubt | undefined;
-  /** ingredients in the pan */
-  inPan: readonly Ingredient[];
+  contents: PanContents;
   onTargets: () => void;
 }) {
   const risks = riskNotes(prediction);
@@ -59,10 +58,9 @@ export const VerdictDetails = memo(function VerdictDetails({
       )}
       <div className="mt-4 rounded-lg border border-near/30 bg-near-wash px-3 py-2 text-[13.5px]">
         <ul className="space-y-1">
-          {cautions(prediction, inPan).map((caution) => (
+          {cautionLines(panCautions(prediction, contents)).map((caution) => (
             <li key={caution}>{caution}</li>
           ))}
-          <li className="text-mute">Your local food code and practice decide.</li>
         </ul>
       </div>
     </section>

@@ -3,8 +3,8 @@ import { USUAL_MAKING, USUAL_WISHES } from '@/core/brief/brief';
 import { type JobUse, usualJob } from '@/core/brief/job';
 import type { BriefPlan } from '@/core/brief/plan';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
-import type { Start } from '@/formats/brief-answers';
 import type { FormulaFile } from '@/formats/formula-file';
+import type { Start } from '@/kitchen/brief-answers';
 import { JOB_WORDS, jobThings } from '@/ui/job-words';
 
 /** The use whose words a verdict speaks in, for each job. */

@@ -2,7 +2,7 @@ import type { Gate } from '@/core/balance/gates';
 import type { Brief } from '@/core/brief/brief';
 import type { Overruled } from '@/core/brief/job';
 import type { BriefPlan } from '@/core/brief/plan';
-import { briefCautions } from './brief-cautions';
+import { briefCautions, cautionLines } from '@/kitchen/cautions';
 import { exclusionWords } from './brief-words';
 import { GateCards } from './gate-cards';
 
@@ -41,10 +41,9 @@ export function BriefGates({
         )
       )}
       <ul className="mb-3 space-y-1 rounded-xl border border-near/30 bg-near-wash px-3 py-2 text-[13.5px]">
-        {briefCautions(brief).map((note) => (
+        {cautionLines(briefCautions(brief)).map((note) => (
           <li key={note}>{note}</li>
         ))}
-        <li className="text-mute">Your local food code and practice decide.</li>
       </ul>
       <GateCards brief={brief} targets={plan.targets} onOverrule={onOverrule} onLetGo={onLetGo} />
     </section>

@@ -1,7 +1,9 @@
 'use client';
 
-import type { Answer, Start } from '@/formats/brief-answers';
-import type { Ingredient } from '@/formats/ingredient';
+import { allergenWords } from '@/kitchen/allergen-sentences';
+import type { Answer, Start } from '@/kitchen/brief-answers';
+import type { Larder } from '@/kitchen/known-item';
+import { panContents } from '@/kitchen/pan-contents';
 import { momentTitle } from '@/ui/cook-words';
 import { grams, hours, significant } from '@/ui/format';
 import { Puddle } from '@/ui/puddle';
@@ -18,10 +20,10 @@ function standing(start: Start): string {
 }
 
 /** Allergens of a start's rows, and alcohol that stays in. */
-function holds(start: Start, larder: ReadonlyMap<string, Ingredient>): string {
-  const allergens = [...new Set(start.lines.flatMap((line) => larder.get(line.ingredient)?.allergens ?? []))].sort();
-  const alcohol = start.alcoholPercentVol > 0.05 ? ['alcohol: not for children'] : [];
-  return [...allergens, ...alcohol].join(', ');
+function holds({ lines, ingredients, alcoholPercentVol }: Start, larder: Larder): string {
+  const { contains, mayContain, unknown } = allergenWords(panContents({ lines, ingredients }, larder));
+  const alcohol = alcoholPercentVol > 0.05 ? ['alcohol: not for children'] : [];
+  return [contains, ...(mayContain ? [`may contain ${mayContain}`] : []), ...unknown, ...alcohol].join('; ');
 }
 
 /** What a brief could start from, the best first; one is chosen. */
@@ -41,7 +43,7 @@ export function StartList({
   share: number;
   stopped: boolean;
   fault: string | undefined;
-  larder: ReadonlyMap<string, Ingredient>;
+  larder: Larder;
   batchKg: number;
   chosen: string | undefined;
   onChoose: (id: string) => void;

@@ -3,7 +3,7 @@
 import { proxy } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { Brief } from '@/core/brief/brief';
-import type { Answer, Shelf } from '@/formats/brief-answers';
+import type { Answer, Shelf } from '@/kitchen/brief-answers';
 import type { BriefDoor } from '@/workers/brief.worker';
 import { threadOf } from '@/workers/thread';
 

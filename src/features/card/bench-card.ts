@@ -1,9 +1,11 @@
 import { formIn, kitchenAmount, type MeasureSystem } from '@/core/matter/measures';
-import { predictFormula } from '@/core/predict/formula';
 import type { FormulaFile } from '@/formats/formula-file';
-import type { Ingredient } from '@/formats/ingredient';
-import { resolveFormula } from '@/formats/resolve-formula';
 import type { Stage } from '@/formats/stages';
+import { allergenWords } from '@/kitchen/allergen-sentences';
+import { cautionLines, panCautions } from '@/kitchen/cautions';
+import { itemOf, type Larder } from '@/kitchen/known-item';
+import { keyed, predictPan } from '@/kitchen/known-pan';
+import { panContents } from '@/kitchen/pan-contents';
 import { celsius, grams, hours, listed, stress } from '@/ui/format';
 import { jobThings } from '@/ui/job-words';
 import { measureText } from '@/ui/kitchen-measure';
@@ -29,6 +31,10 @@ export interface BenchCard {
   readonly moments: readonly { readonly name: string; readonly at: string; readonly like: string }[];
   readonly gates: readonly string[];
   readonly allergens: string;
+  /** '' when no pack says so */
+  readonly mayContain: string;
+  /** what nobody knows, a sentence each */
+  readonly notKnown: readonly string[];
   readonly cautions: readonly string[];
 }
 
@@ -41,50 +47,23 @@ const STAGE_TITLES: Record<Stage, string> = {
 
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
-/** Cautions that always belong on paper, and those this pan asks for. */
-function cautionsOf(inPan: readonly Ingredient[]): string[] {
-  const has = (part: (ingredient: Ingredient) => boolean) => inPan.some(part);
-  return [
-    'Hot sugar, cream and steam scald: dry cloths, pour away from you.',
-    ...(has(({ components }) => (components.ethanol ?? 0) > 0)
-      ? ['Spirit near a flame can light: heat off first. Alcohol stays in: not for children.']
-      : []),
-    ...(has(({ allergens }) => allergens.includes('milk')) ? ['Cool dairy fast and keep it at 5 °C or under.'] : []),
-    ...(has(({ components }) => (components.xylitol ?? 0) > 0) ? ['Xylitol is poisonous to dogs.'] : []),
-    ...(has(
-      ({ components }) => (components.maltitol ?? 0) + (components.sorbitol ?? 0) + (components.erythritol ?? 0) > 0,
-    )
-      ? ['Polyols: large servings are laxative.']
-      : []),
-    'Your local food code and practice decide.',
-  ];
-}
-
 /**
  * Writes a formula as a bench card.
  *
  * @param system measures that stand beside the grams
  */
-export function benchCard(
-  file: FormulaFile,
-  larder: ReadonlyMap<string, Ingredient>,
-  system: MeasureSystem,
-): BenchCard {
-  const known = {
-    ...file,
-    lines: file.lines.filter(({ ingredient }) => larder.has(ingredient) || file.ingredients[ingredient]),
-  };
-  const prediction = predictFormula(resolveFormula(known, larder));
-  const inPan = [
-    ...new Set(file.lines.filter((line) => line.grams > 0).flatMap((line) => larder.get(line.ingredient) ?? [])),
-  ];
+export function benchCard(file: FormulaFile, larder: Larder, system: MeasureSystem): BenchCard {
+  const prediction = predictPan(keyed(file), larder)?.prediction;
+  const contents = panContents(file, larder);
+  const declared = allergenWords(contents);
   const rowOf = ({ ingredient, grams: g, form }: FormulaFile['lines'][number]): CardRow => {
-    const each = larder.get(ingredient);
+    const item = itemOf(file, larder, ingredient);
+    const each = item?.stocked;
     const measure = each && kitchenAmount(each, g, system === 'grams' ? 'cups' : system, formIn(each, form));
     return {
       grams: `${grams(g)} g`,
       measure: measure ? measureText(measure) : '',
-      name: each?.name ?? file.ingredients[ingredient]?.name ?? ingredient,
+      name: item?.name ?? `${ingredient} (not in the larder)`,
       how: form ?? '',
     };
   };
@@ -113,7 +92,9 @@ export function benchCard(
       const edges = [low && `from ${show(low)}`, high !== undefined && `to ${show(high)}`].filter(Boolean).join(' ');
       return `${lands ? '✓' : '✕'} ${capital(moment)}, ${QUANTITY_WORDS[quantity].short}: ${show(value)} (${edges})`;
     }),
-    allergens: [...new Set(inPan.flatMap((each) => each.allergens))].sort().join(', ') || 'no declared allergen',
-    cautions: cautionsOf(inPan),
+    allergens: declared.contains,
+    mayContain: declared.mayContain,
+    notKnown: declared.unknown,
+    cautions: prediction ? cautionLines(panCautions(prediction, contents)) : [],
   };
 }

@@ -80,7 +80,18 @@ export function CardPage({
       </ul>
       <p className="mt-4">
         Contains <strong>{card.allergens}</strong>.
+        {card.mayContain && (
+          <>
+            {' '}
+            May contain <strong>{card.mayContain}</strong>.
+          </>
+        )}
       </p>
+      {card.notKnown.map((sentence) => (
+        <p key={sentence} className="font-semibold">
+          {sentence}
+        </p>
+      ))}
       <ul className="mt-2 text-[13px]">
         {card.cautions.map((caution) => (
           <li key={caution}>{caution}</li>

@@ -53,6 +53,10 @@ export function cardPdf(card: BenchCard): Promise<Buffer> {
           <Text key={gate}>{plain(gate)}</Text>
         ))}
         <Text style={styles.heading}>Contains {plain(card.allergens)}</Text>
+        {card.mayContain !== '' && <Text>{plain(`May contain ${card.mayContain}`)}</Text>}
+        {card.notKnown.map((sentence) => (
+          <Text key={sentence}>{plain(sentence)}</Text>
+        ))}
         {card.cautions.map((caution) => (
           <Text key={caution} style={styles.small}>
             {plain(caution)}

@@ -4,9 +4,11 @@ import { Copy, Pencil, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import { useState } from 'react';
 import { COMPONENT_NAMES, compositionVector } from '@/core/matter/components';
+import { contentsOf } from '@/core/matter/contents';
 import { measureDoubt, VOLUMES } from '@/core/matter/measures';
 import { nutrition } from '@/core/matter/nutrition';
 import type { Ingredient, StoredIngredient } from '@/formats/ingredient';
+import { allergenLine } from '@/kitchen/allergen-sentences';
 import { Button } from '@/ui/button';
 import { CompositionStrip, stripAmounts } from '@/ui/composition-strip';
 import { grams, gramsPlain, significant } from '@/ui/format';
@@ -42,6 +44,7 @@ export function IngredientSheet({
   const [note, setNote] = useState(ingredient.note);
   const [said, setSaid] = useState<{ text: string; bad: boolean } | undefined>();
   const { components } = ingredient;
+  const contents = contentsOf(ingredient);
   const parts = COMPONENT_NAMES.filter((name) => (components[name] ?? 0) > 0).sort(
     (a, b) => (components[b] ?? 0) - (components[a] ?? 0),
   );
@@ -176,8 +179,8 @@ export function IngredientSheet({
           </section>
           <section className="space-y-1 text-mute">
             <p>
-              Contains {ingredient.allergens.join(', ') || 'no declared allergen'}
-              {ingredient.vegan ? '; vegan' : ''}. Read the pack: traces and recipes change.
+              Contains {allergenLine(contents)}
+              {contents.vegan === 'yes' ? '; vegan' : ''}. Read the pack: traces and recipes change.
             </p>
             {ingredient.keeps && <p>Keeps {ingredient.keeps}.</p>}
             {ingredient.caution && <p className="text-near">{ingredient.caution}</p>}

@@ -1,11 +1,15 @@
+import type { Allergen } from '@/core/matter/allergens';
 import { aimOf } from '@/core/matter/blend';
 import { compositionVector } from '@/core/matter/components';
+import { type Contents, contentsOf, isFreeOfAllergen } from '@/core/matter/contents';
 import { nutrition } from '@/core/matter/nutrition';
 import type { StoredIngredient } from '@/formats/ingredient';
+import { allergenLine } from '@/kitchen/allergen-sentences';
 
 /** An ingredient as the table shows it. */
 export interface LarderRow {
   readonly ingredient: StoredIngredient;
+  readonly contents: Contents;
   readonly name: string;
   readonly group: string;
   readonly cocoaPercent: number | undefined;
@@ -25,8 +29,10 @@ export function rowOf(ingredient: StoredIngredient): LarderRow {
   let row = rows.get(ingredient);
   if (!row) {
     const perGram = compositionVector(ingredient.components);
+    const contents = contentsOf(ingredient);
     row = {
       ingredient,
+      contents,
       name: ingredient.name,
       group: ingredient.group,
       cocoaPercent: ingredient.cocoaPercent ?? undefined,
@@ -39,8 +45,8 @@ export function rowOf(ingredient: StoredIngredient): LarderRow {
         ingredient.name,
         ingredient.group,
         ingredient.note,
-        ...ingredient.allergens,
-        ingredient.vegan ? 'vegan' : '',
+        allergenLine(contents),
+        contents.vegan === 'yes' ? 'vegan' : '',
         ingredient.origin === 'own' ? 'own' : '',
       ]
         .join(' ')
@@ -56,8 +62,8 @@ export interface LarderFilter {
   readonly query: string;
   /** '' for all groups */
   readonly group: string;
-  /** allergen that must not be in it; '' for no such wish */
-  readonly without: string;
+  /** allergen it must be free of; '' for no such wish */
+  readonly without: Allergen | '';
   readonly vegan: boolean;
   readonly own: boolean;
 }
@@ -68,10 +74,10 @@ export const EVERYTHING: LarderFilter = { query: '', group: '', without: '', veg
 export function filterRows(all: readonly LarderRow[], filter: LarderFilter): LarderRow[] {
   const words = filter.query.toLowerCase().split(/\s+/).filter(Boolean);
   return all.filter(
-    ({ ingredient, words: has, group }) =>
+    ({ ingredient, contents, words: has, group }) =>
       (filter.group === '' || group === filter.group) &&
-      (filter.without === '' || !ingredient.allergens.includes(filter.without)) &&
-      (!filter.vegan || ingredient.vegan) &&
+      (filter.without === '' || isFreeOfAllergen(filter.without, contents)) &&
+      (!filter.vegan || contents.vegan === 'yes') &&
       (!filter.own || ingredient.origin === 'own') &&
       words.every((word) => has.includes(word)),
   );

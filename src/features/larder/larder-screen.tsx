@@ -4,6 +4,7 @@ import { FileDown, FileUp, Plus, Search } from 'lucide-react';
 import { useRouter } from 'next/navigation';
 import { type ChangeEvent, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
+import { inOrder } from '@/core/matter/allergens';
 import { INGREDIENT_GROUPS, type Ingredient, type StoredIngredient } from '@/formats/ingredient';
 import { Button, Key } from '@/ui/button';
 import { IngredientForm } from '@/ui/ingredient/ingredient-form';
@@ -44,7 +45,10 @@ export function LarderScreen({
 
   const rows = useMemo(() => ingredients.map(rowOf), [ingredients]);
   const found = useMemo(() => filterRows(rows, filter), [rows, filter]);
-  const allergens = useMemo(() => [...new Set(ingredients.flatMap((each) => each.allergens))].sort(), [ingredients]);
+  const allergens = useMemo(
+    () => inOrder(rows.flatMap(({ contents }) => [...contents.contains, ...contents.mayContain])),
+    [rows],
+  );
   const opened = over && 'id' in over ? ingredients.find(({ id }) => id === over.id) : undefined;
 
   const done = (text: string) => {
@@ -186,7 +190,7 @@ export function LarderScreen({
   );
 }
 
-function Choice({
+function Choice<Value extends string>({
   label,
   value,
   none,
@@ -195,18 +199,18 @@ function Choice({
   onChoose,
 }: {
   label: string;
-  value: string;
+  value: Value | '';
   none: string;
-  options: readonly string[];
+  options: readonly Value[];
   before?: string;
-  onChoose: (value: string) => void;
+  onChoose: (value: Value | '') => void;
 }) {
   return (
     <select
       aria-label={label}
       className="h-11 rounded-lg border border-rule bg-field px-2"
       value={value}
-      onChange={(event) => onChoose(event.target.value)}
+      onChange={(event) => onChoose(options.find((option) => option === event.target.value) ?? '')}
     >
       <option value="">{none}</option>
       {options.map((option) => (

@@ -12,6 +12,7 @@ import {
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { allergenLine } from '@/kitchen/allergen-sentences';
 import { grams, significant } from '@/ui/format';
 import type { LarderRow } from './larder-rows';
 
@@ -44,8 +45,8 @@ const columns = helper.columns([
         </span>
         <span className="truncate text-[13px] text-mute">
           {[
-            row.original.ingredient.allergens.join(', '),
-            row.original.ingredient.vegan ? 'vegan' : '',
+            row.original.ingredient.allergens?.length === 0 ? '' : allergenLine(row.original.contents),
+            row.original.contents.vegan === 'yes' ? 'vegan' : '',
             row.original.ingredient.note,
           ]
             .filter(Boolean)

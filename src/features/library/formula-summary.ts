@@ -1,7 +1,7 @@
 import { findUse } from '@/core/balance/uses';
-import { predictFormula } from '@/core/predict/formula';
 import { chocolateColour } from '@/core/shine/colour';
-import { type LarderComposition, resolveFormula } from '@/formats/resolve-formula';
+import { itemOf, type Larder } from '@/kitchen/known-item';
+import { keyed, predictPan } from '@/kitchen/known-pan';
 import type { StoredFormula } from '@/server/repositories/formulas';
 import { JOB_WORDS } from '@/ui/job-words';
 
@@ -33,9 +33,9 @@ export interface FormulaSummary {
 }
 
 /** Sums a formula up for the list: its colour, its puddle at the pour and whether it lands. */
-export function summarise({ id, file, archived, baseId }: StoredFormula, larder: LarderComposition): FormulaSummary {
-  const names = file.lines.map(({ ingredient }) => file.ingredients[ingredient]?.name ?? larder.get(ingredient)?.name);
-  const prediction = names.includes(undefined) ? undefined : predictFormula(resolveFormula(file, larder));
+export function summarise({ id, file, archived, baseId }: StoredFormula, larder: Larder): FormulaSummary {
+  const names = file.lines.map(({ ingredient }) => itemOf(file, larder, ingredient)?.name);
+  const prediction = names.includes(undefined) ? undefined : predictPan(keyed(file), larder)?.prediction;
   const jobs = file.brief?.jobs.map((job) => JOB_WORDS[job.use].name).join(', ');
   const use = jobs ?? findUse(file.use)?.name ?? file.use ?? 'No use set';
   const atPour = prediction?.moments.find(({ moment }) => moment.name === 'pour') ?? prediction?.moments[0];

@@ -27,9 +27,12 @@ import { ARCHIVE, useFoundFormulas } from './use-found-formulas';
 /** The list of formulas: search, open, copy, delete with undo, begin anew, read a file. */
 export function LibraryScreen({
   formulas: all,
+  unreadable,
   ingredients,
 }: {
   formulas: readonly FormulaSummary[];
+  /** formulas kept in a form this version cannot read */
+  unreadable: readonly { readonly id: string; readonly reason: string }[];
   ingredients: readonly Ingredient[];
 }) {
   useRefreshOnReturn();
@@ -154,7 +157,12 @@ export function LibraryScreen({
             {fault}
           </p>
         )}
-        {all.length === 0 ? (
+        {unreadable.map(({ id, reason }) => (
+          <p key={id} role="alert" className="mb-3 rounded-lg bg-near-wash px-4 py-2">
+            {reason}
+          </p>
+        ))}
+        {all.length === 0 && unreadable.length === 0 ? (
           <EmptyLibrary onNew={() => setIsNew(true)} onFile={() => fileInput.current?.click()} />
         ) : found.length === 0 ? (
           <p className="py-10 text-mute">

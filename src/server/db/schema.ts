@@ -30,7 +30,9 @@ export const ingredients = pgTable('ingredients', {
   cocoaPercent: doublePrecision('cocoa_percent'),
   gelatinBloomG: doublePrecision('gelatin_bloom_g'),
   ph: doublePrecision(),
-  allergens: jsonb().$type<Ingredient['allergens']>().notNull(),
+  /** null while nobody has said what it contains */
+  allergens: jsonb().$type<Ingredient['allergens']>(),
+  mayContain: jsonb('may_contain').$type<Ingredient['mayContain']>().notNull().default([]),
   vegan: boolean().notNull(),
   priceEurPerKg: doublePrecision('price_eur_per_kg'),
   stockG: doublePrecision('stock_g'),

@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, desc, eq, inArray, isNotNull, isNull, lt } from 'drizzle-orm';
-import type { FormulaFile } from '@/formats/formula-file';
+import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
 import { applyVariation, variationOf } from '@/formats/variation';
 import type { Database } from '../db/database';
 import { formulaLines, formulas } from '../db/schema';
+import { readStored, UnreadableError } from './stored-value';
 
 /** A formula as kept: the contents of a formula file, with the number of times it was saved. */
 export interface StoredFormula {
@@ -33,31 +34,36 @@ function toStored(row: FormulaRow, lines: readonly LineRow[]): StoredFormula {
     updatedAt: row.updatedAt.toISOString(),
     baseId: row.baseId,
     archived: row.archivedAt !== null,
-    file: {
-      format: 'dark-pour/formula',
-      version: 1,
-      name: row.name,
-      use: row.use ?? undefined,
-      note: row.note ?? undefined,
-      tags: row.tags ?? undefined,
-      lines: lines.map((line) => ({
-        ingredient: line.ingredient,
-        grams: line.grams,
-        form: line.form ?? undefined,
-        locked: line.locked,
-        minGrams: line.minGrams ?? undefined,
-        maxGrams: line.maxGrams ?? undefined,
-        stage: line.stage ?? undefined,
-        tie: line.tie ?? undefined,
-        byVolume: line.byVolume ?? undefined,
-      })),
-      ingredients: row.ownIngredients,
-      process: row.process,
-      moments: row.moments,
-      gates: row.gates,
-      yield: row.yieldTarget ?? undefined,
-      brief: row.brief ?? undefined,
-    },
+    file: readStored(formulaFileSchema, fileOf(row, lines), `“${row.name}”`),
+  };
+}
+
+/** The row and its lines as the file they were, not read yet. */
+function fileOf(row: FormulaRow, lines: readonly LineRow[]) {
+  return {
+    format: 'dark-pour/formula',
+    version: 1,
+    name: row.name,
+    use: row.use ?? undefined,
+    note: row.note ?? undefined,
+    tags: row.tags ?? undefined,
+    lines: lines.map((line) => ({
+      ingredient: line.ingredient,
+      grams: line.grams,
+      form: line.form ?? undefined,
+      locked: line.locked,
+      minGrams: line.minGrams ?? undefined,
+      maxGrams: line.maxGrams ?? undefined,
+      stage: line.stage ?? undefined,
+      tie: line.tie ?? undefined,
+      byVolume: line.byVolume ?? undefined,
+    })),
+    ingredients: row.ownIngredients,
+    process: row.process,
+    moments: row.moments,
+    gates: row.gates,
+    yield: row.yieldTarget ?? undefined,
+    brief: row.brief ?? undefined,
   };
 }
 
@@ -92,10 +98,24 @@ function lineRows(formulaId: string, file: FormulaFile) {
   }));
 }
 
-/** All formulas that are not deleted, the last changed first. */
+/** A formula that is kept in a form this version cannot read. */
+export interface UnreadableFormula {
+  readonly id: string;
+  readonly name: string;
+  readonly reason: string;
+}
+
+/** All formulas that are not deleted and can be read, the last changed first. */
 export async function listFormulas(db: Database): Promise<StoredFormula[]> {
+  return (await listLibrary(db)).formulas;
+}
+
+/** The same, with those beside them that cannot be read: one of them never stops the others. */
+export async function listLibrary(
+  db: Database,
+): Promise<{ readonly formulas: StoredFormula[]; readonly unreadable: UnreadableFormula[] }> {
   const rows = await db.select().from(formulas).where(isNull(formulas.deletedAt)).orderBy(desc(formulas.updatedAt));
-  if (rows.length === 0) return [];
+  if (rows.length === 0) return { formulas: [], unreadable: [] };
   const lines = await db
     .select()
     .from(formulaLines)
@@ -112,7 +132,16 @@ export async function listFormulas(db: Database): Promise<StoredFormula[]> {
     if (own) own.push(line);
     else byFormula.set(line.formulaId, [line]);
   }
-  return rows.map((row) => toStored(row, byFormula.get(row.id) ?? []));
+  const found: { formulas: StoredFormula[]; unreadable: UnreadableFormula[] } = { formulas: [], unreadable: [] };
+  for (const row of rows) {
+    try {
+      found.formulas.push(toStored(row, byFormula.get(row.id) ?? []));
+    } catch (error) {
+      if (!(error instanceof UnreadableError)) throw error;
+      found.unreadable.push({ id: row.id, name: row.name, reason: error.message });
+    }
+  }
+  return found;
 }
 
 /** One formula, unless it is deleted or never was. */

@@ -1,8 +1,9 @@
 import { and, asc, eq, isNull, ne, sql } from 'drizzle-orm';
-import type { Ingredient, StoredIngredient } from '@/formats/ingredient';
+import { type Ingredient, ingredientSchema, type StoredIngredient } from '@/formats/ingredient';
 import { idFromName } from '@/formats/larder-csv';
 import type { Database } from '../db/database';
 import { formulaLines, formulas, ingredients } from '../db/schema';
+import { readStored } from './stored-value';
 
 type Row = typeof ingredients.$inferSelect;
 
@@ -21,8 +22,8 @@ export interface UsedIn {
 
 const BATCH = 500;
 
-function toStored({ position: _, ...ingredient }: Row): StoredIngredient {
-  return ingredient;
+function toStored({ position: _, revision, ...row }: Row): StoredIngredient {
+  return { ...readStored(ingredientSchema, row, `“${row.name}”`), revision };
 }
 
 /** All ingredients of the larder, in its order. */

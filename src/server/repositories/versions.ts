@@ -1,8 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import { and, desc, eq } from 'drizzle-orm';
-import type { FormulaFile } from '@/formats/formula-file';
+import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
 import type { Database } from '../db/database';
 import { formulaVersions } from '../db/schema';
+import { readStored } from './stored-value';
 
 /** A named state of a formula. */
 export interface StoredVersion {
@@ -21,7 +22,7 @@ const toStored = ({ id, name, note, createdAt, file }: Row): StoredVersion => ({
   name,
   note,
   createdAt: createdAt.toISOString(),
-  file,
+  file: readStored(formulaFileSchema, file, `The version “${name}”`),
 });
 
 /** The versions of a formula, the newest first. */

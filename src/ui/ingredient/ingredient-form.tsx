@@ -11,6 +11,7 @@ import { Button } from '@/ui/button';
 import { CompositionStrip, stripAmounts } from '@/ui/composition-strip';
 import { COMPONENT_WORDS } from './component-words';
 import { type FieldFault, type IngredientValues, readLabel, readValues, valuesOf } from './ingredient-values';
+import { PackDeclares } from './pack-declares';
 
 const LABEL_WORDS: Record<LabelField, readonly [name: string, unit: string]> = {
   energyKcal: ['Energy', 'kcal'],
@@ -144,6 +145,8 @@ export function IngredientForm({
 
       <Components form={form} assumed={worked?.assumed ?? []} />
 
+      <PackDeclares value={watch('declares')} onChange={(declares) => form.setValue('declares', declares)} />
+
       <fieldset className="rounded-xl border border-rule p-4">
         <legend className="px-1 font-semibold">Measures and the rest</legend>
         <div className="grid gap-3 sm:grid-cols-2">
@@ -155,7 +158,6 @@ export function IngredientForm({
           <Field form={form} name="ph" label="pH, where known" />
           <Field form={form} name="priceEurPerKg" label="Price" unit="€/kg" />
           <Field form={form} name="stockG" label="In hand" unit="g" />
-          <Field form={form} name="allergens" label="Allergens" hint="milk, soya" />
           <label className="flex min-h-11 items-center gap-3 self-end">
             <input type="checkbox" className="size-5 accent-enamel" {...register('vegan')} /> Vegan
           </label>

@@ -2,6 +2,7 @@ import { COMPONENT_NAMES, type ComponentName } from '@/core/matter/components';
 import { LABEL_FIELDS, type LabelField, labelFaults, type PackLabel } from '@/core/matter/from-label';
 import { type Ingredient, ingredientSchema } from '@/formats/ingredient';
 import { type AmountRules, parseAmount } from '@/ui/parse-amount';
+import type { Declares } from './pack-declares';
 
 /** The fields of the ingredient form, as typed. */
 export interface IngredientValues {
@@ -15,7 +16,7 @@ export interface IngredientValues {
   cocoaPercent: string;
   gelatinBloomG: string;
   ph: string;
-  allergens: string;
+  declares: Declares;
   vegan: boolean;
   priceEurPerKg: string;
   stockG: string;
@@ -53,7 +54,11 @@ export function valuesOf(ingredient: Omit<Ingredient, 'id' | 'origin'>): Ingredi
     cocoaPercent: text(ingredient.cocoaPercent),
     gelatinBloomG: text(ingredient.gelatinBloomG),
     ph: text(ingredient.ph),
-    allergens: ingredient.allergens.join(', '),
+    declares: {
+      contains: ingredient.allergens ?? [],
+      mayContain: ingredient.mayContain,
+      isRead: ingredient.allergens !== null,
+    },
     priceEurPerKg: text(ingredient.priceEurPerKg),
     stockG: text(ingredient.stockG),
   };
@@ -70,7 +75,8 @@ export const BLANK: Omit<Ingredient, 'id' | 'origin'> = {
   cocoaPercent: null,
   gelatinBloomG: null,
   ph: null,
-  allergens: [],
+  allergens: null,
+  mayContain: [],
   vegan: false,
   priceEurPerKg: null,
   stockG: null,
@@ -148,10 +154,8 @@ export function readValues(
     cocoaPercent: reader.number('cocoaPercent', values.cocoaPercent),
     gelatinBloomG: reader.number('gelatinBloomG', values.gelatinBloomG),
     ph: reader.number('ph', values.ph),
-    allergens: values.allergens
-      .split(/[,;]/)
-      .map((name) => name.trim().toLowerCase())
-      .filter(Boolean),
+    allergens: values.declares.isRead || values.declares.contains.length > 0 ? [...values.declares.contains] : null,
+    mayContain: [...values.declares.mayContain],
     vegan: values.vegan,
     priceEurPerKg: reader.number('priceEurPerKg', values.priceEurPerKg),
     stockG: reader.number('stockG', values.stockG),

@@ -8,9 +8,9 @@ import { compareProposals, judge, missOf, type Proposal } from '@/core/brief/pro
 import { startingPoints } from '@/core/brief/starting-points';
 import { bestFor, type Role } from '@/core/brief/stock';
 import { predictFormula } from '@/core/predict/formula';
-import { breaks, RESTRICTIONS } from '@/core/swap/restrictions';
-import { answersTo, type Start } from '@/formats/brief-answers';
+import { isFreeOf, RESTRICTIONS } from '@/core/swap/restrictions';
 import { resolveFormula } from '@/formats/resolve-formula';
+import { answersTo, type Start } from '@/kitchen/brief-answers';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import { briefOf, jobOf } from '../../support/brief';
 import { larder } from '../../support/kitchen';
@@ -50,7 +50,7 @@ describe('starting points from the larder', () => {
       for (const { rows } of points) {
         for (const { ingredient } of rows) {
           const item = larder.get(ingredient);
-          expect(item && breaks(restriction, item), `${restriction}: ${ingredient}`).toBe(false);
+          expect(item && isFreeOf(restriction, item), `${restriction}: ${ingredient}`).toBe(true);
         }
       }
     }

@@ -4,8 +4,8 @@ import type { MissingPart } from '@/core/brief/starting-points';
 import { resistanceCurve } from '@/core/predict/curve';
 import { chocolateColour } from '@/core/shine/colour';
 import type { ScaledBatch } from '@/core/yields/scaling';
+import type { FormulaFile } from '@/formats/formula-file';
 import { type Asked, familyCandidates, ownCandidates, type Shelf, type Source } from './brief-candidates';
-import type { FormulaFile } from './formula-file';
 
 export type { Asked, OwnFormula, Shelf } from './brief-candidates';
 
@@ -21,6 +21,8 @@ export interface Start {
   /** names of the gates' moments it misses */
   readonly misses: readonly string[];
   readonly lines: FormulaFile['lines'];
+  /** what only the formula knows of its rows */
+  readonly ingredients: FormulaFile['ingredients'];
   readonly process: FormulaFile['process'];
   readonly evaporationG: number;
   readonly scaled?: ScaledBatch | undefined;
@@ -65,6 +67,7 @@ function startOf({ of, grams, prediction, lands, moved, change }: Proposal<Sourc
     change,
     misses: [...new Set(prediction.gates.filter((gate) => !gate.lands).map((gate) => gate.moment))],
     lines: of.lines.map((line, i) => ({ ...line, grams: grams[i] ?? line.grams })),
+    ingredients: of.own?.ingredients ?? {},
     process: of.process,
     evaporationG: of.evaporationG,
     scaled: of.scaled,

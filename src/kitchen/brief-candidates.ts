@@ -4,11 +4,12 @@ import type { Candidate } from '@/core/brief/proposals';
 import { startingPoints } from '@/core/brief/starting-points';
 import { COMPONENT_INDEX } from '@/core/matter/components';
 import { type Formula, finishedComponents } from '@/core/predict/formula';
-import { breaks } from '@/core/swap/restrictions';
+import { isFreeOf } from '@/core/swap/restrictions';
 import { type ScaledBatch, scaleBatch } from '@/core/yields/scaling';
-import type { FormulaFile } from './formula-file';
-import type { Ingredient } from './ingredient';
-import { resolveFormula } from './resolve-formula';
+import type { FormulaFile } from '@/formats/formula-file';
+import type { Ingredient } from '@/formats/ingredient';
+import { resolveFormula } from '@/formats/resolve-formula';
+import { itemsIn } from './known-item';
 
 /** A formula of the kitchen that a brief may start from. */
 export interface OwnFormula {
@@ -60,9 +61,9 @@ export function ownCandidates(
   const candidates = shelf.formulas.flatMap(({ id, file }): Candidate<Source>[] => {
     const rows = file.lines.filter((line) => line.grams > 0);
     if (rows.length === 0) return [];
-    const known = rows.map(({ ingredient }) => larder.get(ingredient));
-    if (known.some((item, i) => !item && !Object.hasOwn(file.ingredients, rows[i]?.ingredient ?? ''))) return [];
-    const isWelcome = brief.wishes.without.every((wish) => known.every((item) => !item || !breaks(wish, item)));
+    const { items, unknown } = itemsIn({ ...file, lines: rows }, larder);
+    if (unknown.length > 0) return [];
+    const isWelcome = brief.wishes.without.every((wish) => items.every((item) => isFreeOf(wish, item)));
     const resolved = resolveFormula({ ...file, lines: rows }, larder);
     const suits = brief.wishes.thickener === 'any' || brief.wishes.thickener === thickenerOf(resolved);
     if ((!isWelcome || !suits) && id !== pinned) {

@@ -1,0 +1,67 @@
+import { keepingWords } from '@/core/keep/shelf';
+import type { Prediction } from '@/core/predict/formula';
+import { allergenWords } from '@/kitchen/allergen-sentences';
+import type { PanContents } from '@/kitchen/pan-contents';
+import { Key } from '@/ui/button';
+import { significant, waterActivity } from '@/ui/format';
+import type { OpenSheet } from './bench-sheets';
+
+/** The foot of the bench: what the pan holds, how it keeps, what it costs, where saving stands. */
+export function BenchFoot({
+  contents,
+  prediction,
+  saving,
+  onSheet,
+}: {
+  contents: PanContents;
+  prediction: Prediction | undefined;
+  /** where saving stands, in words */
+  saving: string;
+  onSheet: (sheet: OpenSheet) => void;
+}) {
+  const declared = allergenWords(contents);
+  return (
+    <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-foot px-4 py-1 text-[13px]">
+      <span>
+        Contains <strong>{declared.contains}</strong>
+        {declared.mayContain && <>; may contain {declared.mayContain}</>}
+        {declared.unknown.length > 0 && (
+          <button
+            type="button"
+            className="min-h-9 pl-2 font-semibold text-off underline"
+            onClick={() => onSheet('nutrition')}
+          >
+            {declared.unknown.length === 1
+              ? 'one row may contain anything'
+              : `${declared.unknown.length} rows may contain anything`}
+          </button>
+        )}
+      </span>
+      {prediction && prediction.alcoholPercentVol > 0.05 && (
+        <span>
+          Alcohol <strong>{significant(prediction.alcoholPercentVol)} % vol</strong>: not for children
+        </span>
+      )}
+      {prediction && (
+        <span>
+          <span className="read">aw {waterActivity(prediction.asKept.waterActivity).number}</span>:{' '}
+          <strong>{keepingWords(prediction.asKept.waterActivity)}</strong>
+        </span>
+      )}
+      {prediction && prediction.costEurPerKg > 0 && (
+        <span className="read">{prediction.costEurPerKg.toFixed(2)} €/kg</span>
+      )}
+      <span className="ml-auto font-medium" role="status" data-testid="save-state">
+        {saving}
+      </span>
+      {prediction && (
+        <button type="button" className="min-h-9 underline" onClick={() => onSheet('nutrition')}>
+          Nutrition
+        </button>
+      )}
+      <button type="button" className="min-h-9" onClick={() => onSheet('shortcuts')}>
+        Keys <Key>?</Key>
+      </button>
+    </footer>
+  );
+}
