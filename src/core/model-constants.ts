@@ -17,9 +17,10 @@ export const K = {
   vStarch: 1 / 1.5,
   vEthanol: 1.2,
   vMinerals: 0.4,
-  /** Inert matter (insoluble fibre, `other`, acids), mL/g (J). */
+  /** Inert filler (insoluble fibre, `other`) and acids in solution, mL/g (J). */
   vInert: 0.63,
-  /** Dissolved gelatin, pectin and gums, mL/g (J). */
+  vAcids: 0.63,
+  /** Dissolved gelatin, pectin, agar and gums, mL/g (J). */
   vGelling: 0.7,
   /** Bound water, g per g of cocoa solids, protein, starch (J). */
   boundByCocoa: 0.6,
@@ -37,20 +38,21 @@ export const K = {
   maxPackingParticles: 0.655,
   maxPackingDroplets: 0.8,
   jamSoftness: 0.12,
-  /** Grams of sucrose that thicken a syrup as much as one gram (P, but higher saccharides and polyols J). */
+  /** Grams of sucrose that thicken a syrup as much as one gram (P, but higher saccharides, polyols and trehalose with isomaltulose J). */
   asSucroseGlucose: 0.86,
   asSucroseFructose: 0.84,
   asSucroseMaltose: 1,
   asSucroseLactose: 1,
   asSucroseHigher: 1.25,
   asSucrosePolyol: 0.8,
+  asSucroseRare: 1,
   /** Warm yield stress of cocoa: level Pa, power of volume fraction, temperature scale °C (F), viscosity where it levels off Pa·s (J). */
   cocoaYield: 100,
   cocoaYieldPower: 3,
   cocoaYieldTemperatureScale: 24,
   cocoaYieldViscosityCap: 0.03,
   /** Yield stress of crystallised fat: level Pa, power of solid fat, power of particle packing (F). */
-  fatYield: 380000,
+  fatYield: 300000,
   fatYieldPower: 4,
   fatYieldPackingPower: 1.1,
   /** How much a gram of solid milk fat (F) or lauric fat (J) builds the network beside a gram of solid cocoa butter. */
@@ -60,12 +62,16 @@ export const K = {
   softeningDilution: 3.9,
   softeningEutectic: 10,
   softeningLauric: 8,
-  /** Solid fat curves: solid share when cold, midpoint °C, width °C; tempering shifts cocoa butter's (P, cocoa butter's midpoint and width F). */
+  /**
+   * Solid fat curves: solid share when cold, midpoint °C, width °C; the stable form of cocoa butter melts higher and more sharply (P, cocoa
+   * butter's midpoint and width F). Share that turns stable by itself in a day's rest (J).
+   */
   solidCocoaButter: 0.86,
   meltCocoaButter: 23.6,
   meltCocoaButterTempered: 5.9,
   widthCocoaButter: 3.3,
   widthCocoaButterTempered: 1.5,
+  stableUnseeded: 0.15,
   solidMilkFat: 0.62,
   meltMilkFat: 13,
   widthMilkFat: 6.5,
@@ -73,9 +79,9 @@ export const K = {
   meltLauricFat: 18.5,
   widthLauricFat: 3.2,
   /** Crystallisation in time: hours to reach one unit at 20 °C, growth per °C colder, Avrami exponent, how much faster bulk fat is (J). */
-  crystalHoursAt20: 6,
-  crystalColdFactor: 0.107,
-  avramiPower: 1.5,
+  crystalHoursAt20: 4,
+  crystalColdFactor: 0.18,
+  avramiPower: 1.2,
   bulkSpeed: 15,
   /** Fat crowding: where the emulsion inverts, where it starts to break, width of the change (J). */
   inversionFat: 0.76,

@@ -29,7 +29,11 @@ test('what only the formula knows is seen by allergens, cautions, the card and t
   await expect(page.getByText('Contains milk, soya')).toBeVisible();
 
   await page.goto('/brief');
-  await page.getByLabel(/^no dairy/).or(page.getByRole('button', { name: 'no dairy' })).first().click();
+  await page
+    .getByLabel(/^no dairy/)
+    .or(page.getByRole('button', { name: 'no dairy' }))
+    .first()
+    .click();
   await expect(page.getByTestId('starts')).toContainText('all tried');
   await expect(page.getByTestId('starts')).not.toContainText('Farm ganache');
   expect(silent).toEqual([]);

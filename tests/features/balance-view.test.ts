@@ -142,8 +142,8 @@ describe('the measures', () => {
 
   it('show what a gate misses and by which side', () => {
     const set = measures(open(gloss), predict(gloss), undefined).find(({ title }) => title.startsWith('Set at 4'));
-    expect(set).toMatchObject({ side: 1, sideWord: 'too stiff', high: 2500 });
-    expect(set?.shown).toEqual({ number: '3.1', unit: 'kPa' });
+    expect(set).toMatchObject({ side: 1, sideWord: 'too stiff', high: 2000 });
+    expect(set?.shown).toEqual({ number: '2.5', unit: 'kPa' });
   });
 
   it('take what stays in the bowl from the yield', () => {

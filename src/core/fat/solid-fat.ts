@@ -20,15 +20,17 @@ export function cocoaButterShare(mixture: Mixture): number {
   return (mixture.cocoaButterG + trace) / (mixture.fatG + 2 * trace);
 }
 
-/** Where the fats of a blend melt, °C: the same at every temperature. */
+/** Where the fats of a blend melt, °C, and how the cocoa butter crystallises: the same at every temperature. */
 export interface MeltingRange {
+  /** midpoint of its unstable form; the stable one melts higher */
   readonly cocoaButterC: number;
-  readonly cocoaButterWidthC: number;
+  /** share of the cocoa butter in its stable form: seeded, or what a day's rest makes by itself */
+  readonly stableShare: number;
   readonly lauricFatC: number;
 }
 
 /**
- * Midpoints and width of melting after the fats have softened each other and tempering has hardened the cocoa butter.
+ * Midpoints of melting after the fats have softened each other, and how much of the cocoa butter is in its stable form.
  *
  * @param mixture the batch, for its fats and tempering
  */
@@ -37,11 +39,8 @@ export function meltingRange(mixture: Mixture): MeltingRange {
   const lauricShare = mixture.lauricFatG / (mixture.fatG + 2e-9 * mixture.massG);
   return {
     cocoaButterC:
-      K.meltCocoaButter +
-      K.meltCocoaButterTempered * temper -
-      K.softeningDilution * (1 - cocoaButterShare(mixture)) -
-      K.softeningEutectic * lauricShare,
-    cocoaButterWidthC: K.widthCocoaButter - K.widthCocoaButterTempered * temper,
+      K.meltCocoaButter - K.softeningDilution * (1 - cocoaButterShare(mixture)) - K.softeningEutectic * lauricShare,
+    stableShare: temper + (1 - temper) * K.stableUnseeded,
     lauricFatC: K.meltLauricFat - K.softeningLauric * (1 - lauricShare),
   };
 }
@@ -55,19 +54,25 @@ export function meltingRange(mixture: Mixture): MeltingRange {
  * @param mixture the batch, for which fats it holds
  * @param range from {@link meltingRange}
  * @param climate temperature, 0-60 °C
- * @example pure cocoa butter untempered at 20 °C: 0.64; tempered: 0.86
+ * @example pure cocoa butter at 20 °C: 0.68 after a day's rest by itself; tempered: 0.86
  */
 export function solidFat(mixture: Mixture, range: MeltingRange, climate: Climate): SolidFat {
   const { temperatureC } = climate;
   return {
-    cocoaButter:
-      mixture.cocoaButterG > 0
-        ? K.solidCocoaButter * sigmoid((range.cocoaButterC - temperatureC) / range.cocoaButterWidthC)
-        : 0,
+    cocoaButter: mixture.cocoaButterG > 0 ? solidCocoaButter(range, temperatureC) : 0,
     milkFat: mixture.milkFatG > 0 ? climate.milkFatSolid : 0,
     lauricFat:
       mixture.lauricFatG > 0 ? K.solidLauricFat * sigmoid((range.lauricFatC - temperatureC) / K.widthLauricFat) : 0,
   };
+}
+
+/** Share of cocoa butter that is solid at rest: two crystal forms side by side, so that the set near 20-24 °C is gentler than of one. */
+function solidCocoaButter({ cocoaButterC, stableShare }: MeltingRange, temperatureC: number): number {
+  const unstable = sigmoid((cocoaButterC - temperatureC) / K.widthCocoaButter);
+  const stable = sigmoid(
+    (cocoaButterC + K.meltCocoaButterTempered - temperatureC) / (K.widthCocoaButter - K.widthCocoaButterTempered),
+  );
+  return K.solidCocoaButter * ((1 - stableShare) * unstable + stableShare * stable);
 }
 
 /** Share of milk fat that is solid at rest: the same in every blend. */

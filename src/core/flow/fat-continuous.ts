@@ -23,12 +23,13 @@ export interface FatContinuous {
  */
 export function fatContinuous(mixture: Mixture): FatContinuous {
   const { waterG, fatG, massG } = mixture;
-  const solidsG = mixture.sugarsG + mixture.cocoaSolidsG + mixture.proteinG + mixture.starchG;
+  const solidsG = mixture.sugarsG + mixture.cocoaSolidsG + mixture.proteinG + mixture.starchG + mixture.inertG;
   const solidsMl =
     K.vCrystal * mixture.sugarsG +
     K.vCocoaSolids * mixture.cocoaSolidsG +
     K.vProtein * mixture.proteinG +
     K.vStarch * mixture.starchG +
+    K.vInert * mixture.inertG +
     waterG +
     K.vEthanol * mixture.ethanolG;
   const trace = 1e-9 * massG;

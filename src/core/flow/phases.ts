@@ -11,7 +11,7 @@ export interface Phases {
   readonly densityKgM3: number;
   /** share of the volume that is fat */
   readonly fat: number;
-  /** share of the fat-free volume that is swollen particles */
+  /** share of the fat-free volume that is swollen particles, crystals and inert filler */
   readonly particles: number;
   /** share of the fat-free volume that is swollen cocoa */
   readonly cocoa: number;
@@ -45,7 +45,8 @@ export function packingFactor(share: number, densest: number): number {
 /**
  * Volumes and packing of a batch at one temperature.
  *
- * Two size classes multiply (Farris 1968, published). Swelling: cocoa and protein fitted, starch judgement.
+ * Two size classes multiply (Farris 1968, published). Swelling: cocoa and protein fitted, starch judgement. Inert filler is packed with the
+ * particles (judgement).
  *
  * @param mixture the batch
  * @param dissolved what its water holds at this temperature
@@ -58,14 +59,15 @@ export function phases(mixture: Mixture, dissolved: Dissolved): Phases {
     K.vSugar * dissolved.sugarsG +
     K.vEthanol * mixture.ethanolG +
     K.vMinerals * (mixture.saltG + mixture.mineralsG) +
-    K.vGelling * (mixture.gelatinG + mixture.pectinG + mixture.gumsG);
+    K.vGelling * (mixture.gelatinG + mixture.pectinG + mixture.agarG + mixture.gumsG) +
+    K.vAcids * mixture.acidsG;
   const dryMl =
     K.vCocoaSolids * mixture.cocoaSolidsG +
     K.vProtein * mixture.proteinG +
     K.vStarch * mixture.starchG +
-    K.vCrystal * dissolved.crystalsG;
-  const inertMl = K.vInert * (mixture.inertG + mixture.acidsG);
-  const volumeMl = fatMl + serumMl + dryMl + inertMl;
+    K.vCrystal * dissolved.crystalsG +
+    K.vInert * mixture.inertG;
+  const volumeMl = fatMl + serumMl + dryMl;
   const fatFreeMl = fatMl < volumeMl ? volumeMl - fatMl : 1e-9 * volumeMl;
 
   const cookedStarchG = mixture.starchG * process.cook;

@@ -7,9 +7,10 @@ import type { Process } from './process';
  * All amounts in grams. Nothing here depends on temperature.
  *
  * Folding, each a judgement where an ingredient has no term of its own: `hard_fat` melts much as milk fat does; `other_protein`
- * counts as milk protein; `agar` counts as three times its weight of pectin in the gel; `inulin` as higher saccharides; the sugar
- * alcohols, allulose, trehalose and isomaltulose as one polyol in viscosity (solubility, water activity and sweetness take each by
- * itself); `fibre`, `other` and `acids` take up room and, for the acids, lower the water activity.
+ * counts as milk protein; `agar` gels as three times its weight of pectin does, but is itself in mass and room and hardly thickens
+ * while hot; `inulin` counts as higher saccharides; the sugar alcohols and allulose as one polyol in viscosity, trehalose and
+ * isomaltulose as sucrose (solubility, water activity and sweetness take each by itself); `fibre` and `other` are inert filler, which
+ * thickens as particles do; `acids` are dissolved.
  */
 export interface Mixture {
   readonly massG: number;
@@ -38,8 +39,8 @@ export interface Mixture {
   readonly polyols: Readonly<Record<PolyolName, number>>;
   readonly starchG: number;
   readonly gelatinG: number;
-  /** pectin, with agar as three times its weight */
   readonly pectinG: number;
+  readonly agarG: number;
   readonly gumsG: number;
   readonly ethanolG: number;
   readonly saltG: number;
@@ -52,8 +53,6 @@ export interface Mixture {
   readonly sugarsG: number;
 }
 
-/** Grams of pectin that gel as one gram of agar does (J). */
-const AGAR_AS_PECTIN = 3;
 /** Share of the mass added as water so that a mixture without any stays defined. */
 const TRACE_WATER = 1e-4;
 
@@ -109,7 +108,8 @@ export function foldMixture(grams: ComponentVector, process: Process): Mixture {
     polyols,
     starchG: of('starch'),
     gelatinG: of('gelatin'),
-    pectinG: of('pectin') + AGAR_AS_PECTIN * of('agar'),
+    pectinG: of('pectin'),
+    agarG: of('agar'),
     gumsG: of('gums'),
     ethanolG: of('ethanol'),
     saltG: of('salt'),

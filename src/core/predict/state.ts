@@ -79,8 +79,8 @@ export interface State {
 const TRACE_YIELD_PA = 1e-6;
 
 /**
- * Flow of a batch at one temperature: the water-continuous and the fat-continuous branch, blended in logarithms by how far the
- * emulsion is from inverting (blend: judgement).
+ * Flow of a batch at one temperature: the water-continuous and the fat-continuous branch, blended by how far the emulsion is from
+ * inverting: viscosities in logarithms, yields in roots, so that a side without a yield does not erase the other (blend: judgement).
  *
  * The yield stress of a paste filled with particles grows as the root of (1 - share) x viscosity factor (Chateau, Ovarlez & Trung 2008,
  * published).
@@ -123,10 +123,8 @@ export function flowIn(batch: Batch, climate: Climate): Flow {
     waterContinuous * Math.log(viscosityInWater) +
       (1 - waterContinuous) * Math.log(inFat.plasticViscosityAt40PaS * climate.inFatColdFactor),
   );
-  const yieldStressPa = Math.exp(
-    waterContinuous * Math.log(yieldInWater + TRACE_YIELD_PA) +
-      (1 - waterContinuous) * Math.log(yieldInFat + TRACE_YIELD_PA),
-  );
+  const yieldRoot = waterContinuous * Math.sqrt(yieldInWater) + (1 - waterContinuous) * Math.sqrt(yieldInFat);
+  const yieldStressPa = yieldRoot * yieldRoot + TRACE_YIELD_PA;
   const apparentViscosityPaS = cassonViscosity(yieldStressPa, plasticViscosityPaS, SLOW_STIR);
   return {
     temperatureC,

@@ -14,6 +14,9 @@ export const POLYOL_NAMES = [
   'isomaltulose',
 ] as const;
 
+/** Rare sugars that thicken a syrup as sucrose does. */
+export const RARE_SUGARS = ['trehalose', 'isomaltulose'] as const satisfies readonly PolyolName[];
+
 export type PolyolName = (typeof POLYOL_NAMES)[number];
 
 /**

@@ -3,6 +3,7 @@ import { K } from '../model-constants';
 import type { Climate } from '../predict/climate';
 import { softCap4, softCap24 } from '../smooth';
 import type { Dissolved } from './dissolved';
+import { RARE_SUGARS } from './polyols';
 
 /** The liquid between particles and droplets: its viscosity and the thickeners in it. */
 export interface Serum {
@@ -11,6 +12,8 @@ export interface Serum {
   /** gelatin, pectin (% of the serum) and gums (% of its water), levelled off where the laws end */
   readonly gelatinPercent: number;
   readonly pectinPercent: number;
+  /** what sets as pectin does, % of the serum: pectin, and agar as three times its weight */
+  readonly gellingPercent: number;
   readonly gumsPercent: number;
   /** gelatinised starch, % of the serum */
   readonly starchPercent: number;
@@ -18,6 +21,8 @@ export interface Serum {
 
 const SUCROSE_MOLAR_MASS = 342.3;
 const WATER_MOLAR_MASS = 18.015;
+/** Grams of pectin that gel as one gram of agar does (J). */
+const AGAR_AS_PECTIN = 3;
 /** Mole fraction of sucrose beyond which the law is not followed (J). */
 const MOLE_FRACTION_LIMIT = 0.3;
 
@@ -46,7 +51,7 @@ function viscosityAtReduced(moleFraction: number, reduced: number): number {
 
 /**
  * Viscosity of the serum: a sucrose solution in which other sugars count as more or less sucrose, multiplied for alcohol,
- * gelatin and pectin, with gums added.
+ * gelatin, pectin and (hardly, while it is hot) agar, with gums added.
  *
  * Published: sucrose law, alcohol (fit to tables at 20 °C up to 45 % by weight). Fitted to tables: gelatin 0-7 %, pectin
  * 0-1.5 % (Martin form), gums as xanthan 0-0.5 %.
@@ -58,7 +63,8 @@ function viscosityAtReduced(moleFraction: number, reduced: number): number {
 export function serum(mixture: Mixture, dissolved: Dissolved, climate: Climate): Serum {
   const { solventWaterG } = dissolved.solvent;
   const { share: softShare, polyolShare, polyolCrystalsG } = dissolved.soft;
-  const polyolG = polyolShare ? softShare * (mixture.solidPolyolG - polyolCrystalsG) : 0;
+  const rareG = polyolShare ? RARE_SUGARS.reduce((sum, name) => sum + polyolShare[name] * mixture.polyols[name], 0) : 0;
+  const polyolG = polyolShare ? softShare * (mixture.solidPolyolG - polyolCrystalsG) - rareG : 0;
   const asSucroseG =
     dissolved.sucroseG +
     K.asSucroseLactose * dissolved.lactoseG +
@@ -67,17 +73,21 @@ export function serum(mixture: Mixture, dissolved: Dissolved, climate: Climate):
         K.asSucroseFructose * mixture.fructoseG +
         K.asSucroseMaltose * mixture.maltoseG +
         K.asSucroseHigher * mixture.higherSaccharidesG) +
-    K.asSucrosePolyol * (polyolG + mixture.glycerolG);
+    K.asSucrosePolyol * (polyolG + mixture.glycerolG) +
+    K.asSucroseRare * rareG;
   const sucroseMoles = asSucroseG / SUCROSE_MOLAR_MASS;
   const moleFraction = softCap24(
     sucroseMoles / (sucroseMoles + solventWaterG / WATER_MOLAR_MASS) + 1e-9,
     MOLE_FRACTION_LIMIT,
   );
 
-  const { ethanolG, gelatinG, pectinG, gumsG, saltG, mineralsG, starchG, process } = mixture;
-  const serumG = solventWaterG + dissolved.sugarsG + ethanolG + gelatinG + pectinG + gumsG + saltG + mineralsG;
+  const { ethanolG, gelatinG, pectinG, agarG, gumsG, saltG, mineralsG, acidsG, starchG, process } = mixture;
+  const gellingG = gelatinG + pectinG + agarG + gumsG;
+  const serumG = solventWaterG + dissolved.sugarsG + ethanolG + gellingG + saltG + mineralsG + acidsG;
   const gelatinPercent = softCap4((100 * gelatinG) / serumG, 20);
   const pectinPercent = softCap4((100 * pectinG) / serumG, 6);
+  const agarPercent = softCap4((100 * agarG) / serumG, 6);
+  const gellingPercent = softCap4((100 * (pectinG + AGAR_AS_PECTIN * agarG)) / serumG, 6);
   const gumsPercent = softCap4((100 * gumsG) / (solventWaterG + ethanolG), 5);
 
   let viscosityPaS = viscosityAtReduced(moleFraction, climate.reducedTemperature);
@@ -87,11 +97,13 @@ export function serum(mixture: Mixture, dissolved: Dissolved, climate: Climate):
   }
   if (gelatinG > 0) viscosityPaS *= Math.exp(0.3 * gelatinPercent);
   if (pectinG > 0) viscosityPaS *= 1 + 4 * pectinPercent * Math.exp(1.8 * pectinPercent);
+  if (agarG > 0) viscosityPaS *= Math.exp(0.3 * agarPercent);
   viscosityPaS += 0.06 * gumsPercent;
   return {
     viscosityPaS,
     gelatinPercent,
     pectinPercent,
+    gellingPercent,
     gumsPercent,
     starchPercent: (100 * starchG * process.cook) / serumG,
   };

@@ -45,7 +45,7 @@ export function starchColdFactor(temperatureC: number): number {
 /**
  * Yield stress that gelatin, pectin, cooked starch and gums give the serum, before particles amplify it.
  *
- * Gelatin: square of concentration (published form, level fitted). Pectin: thermoreversible (judgement). Starch: power 3.5 (fitted).
+ * Gelatin: square of concentration (published form, level fitted). Pectin, and agar as three times its weight: thermoreversible (judgement). Starch: power 3.5 (fitted).
  * Gums: as xanthan (judgement).
  *
  * @param serum its thickeners
@@ -54,7 +54,7 @@ export function starchColdFactor(temperatureC: number): number {
  * @returns Pa, 0 or more
  */
 export function gelYield(serum: Serum, process: Process, climate: Climate): number {
-  const { gelatinPercent, pectinPercent, starchPercent, gumsPercent } = serum;
+  const { gelatinPercent, gellingPercent, starchPercent, gumsPercent } = serum;
   let yieldPa = 0;
   if (gelatinPercent > 0) {
     const effective = softPlus(gelatinPercent - K.gelatinLeast, 0.15);
@@ -66,8 +66,8 @@ export function gelYield(serum: Serum, process: Process, climate: Climate): numb
       climate.gelatinSetShare *
       (gelatinPercent / (gelatinPercent + 0.05));
   }
-  if (pectinPercent > 0) {
-    yieldPa += K.pectinYield * halfPower(pectinPercent + 1e-9, 2.5) * climate.pectinSetShare;
+  if (gellingPercent > 0) {
+    yieldPa += K.pectinYield * halfPower(gellingPercent + 1e-9, 2.5) * climate.pectinSetShare;
   }
   if (starchPercent > 0) {
     yieldPa += K.starchYield * halfPower(starchPercent + 1e-9, 3.5) * climate.starchColdFactor;

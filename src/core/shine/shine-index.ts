@@ -41,7 +41,7 @@ export function bloomRisk(mixture: Mixture, solidFatFraction: number, fatShare: 
  * surface, starch, crystals and bloom dull it.
  *
  * @returns 0 dull - 100 mirror
- * @example mirror glaze 87-92, equal-weights ganache warm 50, the same set 33
+ * @example mirror glaze 87-92, equal-weights ganache warm 50, the same set 31
  */
 export function shineIndex(part: {
   mixture: Mixture;
@@ -59,7 +59,7 @@ export function shineIndex(part: {
     -0.3 +
     0.03 * dissolved.brix +
     1.2 * dissolved.soft.doctor +
-    0.8 * (1 - Math.exp(-serum.gelatinPercent - 1.5 * serum.pectinPercent)) +
+    0.8 * (1 - Math.exp(-serum.gelatinPercent - 1.5 * serum.gellingPercent)) +
     0.8 * (mixture.process.mix - 0.6) -
     3 * phases.cocoa -
     6 * part.networkFat -

@@ -79,12 +79,12 @@ const FORMULAS: readonly DemoFormula[] = [
     use: 'roll_truffle',
     note: 'Chilled flat, scooped at 14 g, rolled with cool hands.',
     lines: [
-      line('dark-couverture-64', 250, 'chopped'),
-      line('cream-35', 150, 'boil, then pour'),
+      line('dark-couverture-64', 240, 'chopped'),
+      line('cream-35', 180, 'boil, then pour'),
       line('hazelnut-paste', 60),
       line('invert-sugar-paste', 20),
     ],
-    targetGrams: 465,
+    targetGrams: 485,
     bowlLossGrams: 15,
   },
   {
@@ -242,7 +242,7 @@ const FORMULAS: readonly DemoFormula[] = [
     note: 'For the buckwheat éclairs: coats at 32 °C, eaten soft from the case.',
     gates: [
       { moment: 'pour', quantity: 'shine', low: 60 },
-      { moment: 'fridge', quantity: 'yieldStressPa', low: 150, high: 2_500 },
+      { moment: 'fridge', quantity: 'yieldStressPa', low: 150, high: 2_000 },
       { moment: 'bench', quantity: 'waterActivity', high: 0.93 },
     ],
     lines: [

@@ -108,7 +108,7 @@ function AllergenList({
         </ListboxButton>
         <ListboxOptions
           anchor="bottom start"
-          className="thin-scroll z-50 max-h-80 w-64 overflow-y-auto rounded-lg border border-rule bg-sheet py-1 shadow-xl"
+          className="thin-scroll z-50 w-64 [--anchor-max-height:20rem] overflow-y-auto rounded-lg border border-rule bg-sheet py-1 shadow-xl"
         >
           {ALLERGENS.map((each) => (
             <ListboxOption

@@ -459,7 +459,7 @@ describe('a balance with more than flow', () => {
         ['cream-35', 200],
         ['glucose-syrup-de42', 20],
       ],
-      [gate('pour', 'apparentViscosityPaS', 0.5, 3), gate('fridge', 'yieldStressPa', 300, 4500)],
+      [gate('pour', 'apparentViscosityPaS', 0.5, 3), gate('fridge', 'yieldStressPa', 300, 3000)],
     );
     const fillable = (line: number, grams: number) => {
       const ingredient = larder.get(formula.lines[line]?.ingredient ?? '');

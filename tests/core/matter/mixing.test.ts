@@ -62,21 +62,23 @@ describe('folding into model species', () => {
         mixture.starchG +
         mixture.gelatinG +
         mixture.pectinG +
+        mixture.agarG +
         mixture.gumsG +
         mixture.ethanolG +
         mixture.saltG +
         mixture.acidsG +
         mixture.inertG;
-      expect(accounted, name).toBeCloseTo(name === 'agar' ? 150 + 0.005 : 50.005, 6);
+      expect(accounted, name).toBeCloseTo(50.005, 6);
     }
   });
 
-  it('takes agar as three times its weight of pectin and hard fat as milk fat', () => {
+  it('takes hard fat as milk fat, and agar as itself', () => {
     const mixture = foldMixture(
       mix([{ perGram: compositionVector({ agar: 10, hard_fat: 20 }), grams: 100 }]),
       DEFAULT_PROCESS,
     );
-    expect(mixture.pectinG).toBeCloseTo(30);
+    expect(mixture.agarG).toBeCloseTo(10);
+    expect(mixture.pectinG).toBe(0);
     expect(mixture.milkFatG).toBeCloseTo(20);
   });
 });

@@ -17,6 +17,7 @@ const LARDER_NAME: Record<string, ComponentName> = {
   ash: 'milk_ash',
   polyol: 'sorbitol',
   xanthan: 'gums',
+  inert: 'other',
 };
 
 type Vector = {

@@ -1,15 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { COMPONENT_NAMES, compositionVector } from '@/core/matter/components';
+import { componentGrams } from '@/core/matter/mixing';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
 import { CURVE_FROM_C, CURVE_TO_C } from '@/core/predict/curve';
-import { type Formula, type FormulaLine, predictFormula } from '@/core/predict/formula';
+import { type Formula, type FormulaLine, type Prediction, predictFormula } from '@/core/predict/formula';
 import { inputDoubts } from '@/core/predict/input-doubt';
 import { linearDoubt } from '@/core/predict/linear-doubt';
 import { monteCarlo } from '@/core/predict/monte-carlo';
 import { changeByMore, sensitivity } from '@/core/predict/sensitivity';
 import { flowAt, prepareBatch } from '@/core/predict/state';
 import { normalNumbers, seededNumbers } from '@/core/random';
-import { CREAM_35, DARK_60, formulaOf, MILK } from '../../support/kitchen';
+import { CREAM_35, DARK_60, formulaOf, MILK, stateOf, times, together } from '../../support/kitchen';
 
 const line = (
   parts: Record<string, number>,
@@ -195,16 +196,26 @@ describe('drawing', () => {
 
 describe('what 1 % more of an ingredient does', () => {
   it.each([
-    ['dark chocolate', DARK_60, 0.066, 0.072, 0.059],
-    ['cream', CREAM_35, -0.066, -0.072, -0.059],
-    ['milk', MILK, -0.107, -0.08, -0.078],
-    ['water', { water: 100 }, -0.127, -0.102, -0.1],
-    ['sugar', { sucrose: 100 }, 0.032, -0.06, -0.062],
-  ])('%s', (_, parts, eta, tauBench, tauFridge) => {
-    const [pour, bench, fridge] = sensitivity(ganache(), compositionVector(parts));
-    expect(pour?.byQuantity.apparentViscosityPaS).toBeCloseTo(eta, 2);
-    expect(bench?.byQuantity.yieldStressPa).toBeCloseTo(tauBench, 2);
-    expect(fridge?.byQuantity.yieldStressPa).toBeCloseTo(tauFridge, 2);
+    ['dark chocolate', DARK_60, 1, 1],
+    ['cream', CREAM_35, -1, -1],
+    ['milk', MILK, -1, -1],
+    ['water', { water: 100 }, -1, -1],
+    ['sugar', { sucrose: 100 }, 1, -1],
+  ])('%s: as the batch with that much more of it is predicted, and of the known sign', (_, parts, warm, cold) => {
+    const formula = ganache();
+    const changes = sensitivity(formula, compositionVector(parts));
+    const { components, moments } = predictFormula(formula) as Prediction;
+    const base = componentGrams(components);
+    const more = together(base, times(components.reduce((sum, g) => sum + g, 0) / 10_000, parts));
+    moments.forEach(({ moment, state }, m) => {
+      const then = stateOf(more, moment.temperatureC, moment.history).flow;
+      const by = changes[m]?.byQuantity;
+      for (const quantity of ['apparentViscosityPaS', 'yieldStressPa'] as const) {
+        expect(by?.[quantity]).toBeCloseTo(Math.log(then[quantity] / state.flow[quantity]), 2);
+      }
+      const sign = m === 0 ? warm : cold;
+      expect(Math.sign(m === 0 ? (by?.apparentViscosityPaS ?? 0) : (by?.yieldStressPa ?? 0))).toBe(sign);
+    });
   });
 
   it('is exact for a step of any size: the batch predicted with that much more', () => {
