@@ -1,3 +1,6 @@
+/** Counts changes of the equations or constants that move the figures of formulas. */
+export const MODEL_REVISION = 2;
+
 /**
  * Every constant of the model that has a name, in one table. The mark says what stands behind a number:
  *

@@ -12,6 +12,7 @@ const stored = (file: ReturnType<typeof readFormula>, more = {}) => ({
   updatedAt: '2026-01-01T08:00:00.000Z',
   baseId: null,
   archived: false,
+  modelRevision: 2,
   file,
   ...more,
 });

@@ -1,11 +1,19 @@
 import { eq, sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { planBrief } from '@/core/brief/plan';
+import { MODEL_REVISION } from '@/core/model-constants';
 import type { FormulaFile } from '@/formats/formula-file';
 import { type OpenDatabase, openMemoryDatabase } from '@/server/db/database';
 import { formulas } from '@/server/db/schema';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
-import { createFormula, findFormula, listFormulas, listLibrary } from '@/server/repositories/formulas';
+import {
+  createFormula,
+  findFormula,
+  listFormulas,
+  listLibrary,
+  saveFormula,
+  sawFigures,
+} from '@/server/repositories/formulas';
 import { findIngredient, stockEmptyLarder } from '@/server/repositories/larder';
 import { startingLarder } from '@/server/repositories/starting-larder';
 
@@ -49,6 +57,17 @@ describe('what was stored before a field existed', () => {
     const cream = await findIngredient(kitchen.db, 'cream-35');
     expect(cream?.allergens).toEqual(['milk', 'soya', 'other: Sternenstaub']);
     expect(cream?.mayContain).toEqual(['nuts']);
+  });
+
+  it('a formula from before the model moved says so until a cook has seen it', async () => {
+    const { id, modelRevision } = await createFormula(kitchen.db, withBrief, now);
+    expect(modelRevision).toBe(MODEL_REVISION);
+    await kitchen.db.update(formulas).set({ modelRevision: 1 }).where(eq(formulas.id, id));
+    expect((await findFormula(kitchen.db, id))?.modelRevision).toBe(1);
+    const saved = await saveFormula(kitchen.db, id, 1, withBrief, now);
+    expect(saved).toMatchObject({ formula: { modelRevision: 1 } });
+    await sawFigures(kitchen.db, id);
+    expect((await findFormula(kitchen.db, id))?.modelRevision).toBe(MODEL_REVISION);
   });
 
   it('a formula that cannot be read never stops the others, and is told', async () => {

@@ -1,54 +1,91 @@
 import type { Mixture } from '../matter/mixture';
+import { sigmoid } from '../smooth';
 import type { Flow } from './state';
 
-/** Standard deviations of the model itself, in natural logarithms; weighing and composition come on top. */
+/** Standard deviations of the model itself; weighing, composition and the thermometer come on top. */
 export interface ModelDoubt {
+  /** of ln(viscosity), ln(yield) */
   readonly lnViscosity: number;
   readonly lnYield: number;
+  /** of ln(yield) where a gel carries it: gelatin, starch and pectin do not err with the cocoa */
+  readonly lnGel: number;
+  /** absolute */
+  readonly waterActivity: number;
+  /** of the shine index before its curve */
+  readonly shine: number;
 }
 
-const DAIRY_GANACHE: ModelDoubt = { lnViscosity: 0.5, lnYield: 0.7 };
-const OTHER_FAMILY: ModelDoubt = { lnViscosity: 0.8, lnYield: 1 };
+/** The family that is known best, and all others (J, from the spread of predictions against expected ranges). */
+const DAIRY_GANACHE = { lnViscosity: 0.5, lnYield: 0.7, waterActivity: 0.01 };
+const OTHER_FAMILY = { lnViscosity: 0.8, lnYield: 1, waterActivity: 0.015 };
+const LN_GEL = 0.7;
+const SHINE_SD = 0.8;
+
+/** Parts of the batch within which a dairy ganache lies, and how gradually it ends there (J). */
+const WATER = { least: 0.17, most: 0.43, width: 0.008 };
+const MILK_FAT = { least: 0.03, width: 0.004 };
+const COCOA = { least: 0.01, width: 0.0015 };
+/** Part of the batch of other thickeners at which half of it is another family. */
+const THICKENERS = 0.012;
 
 /**
- * How far the model may be off for this kind of batch (judgement, from the spread of predictions against expected ranges).
- *
- * A dairy ganache between one part of chocolate to two of cream and two to one is known best; it is recognised by its water (18-42 %),
- * cocoa, milk fat and the absence of other thickeners.
+ * How much of a dairy ganache a batch is, 1 to 0: between one part of chocolate to two of cream and two to one, known by its water, cocoa, milk fat
+ * and the absence of other thickeners. Families change into each other smoothly: a gram more never widens the doubt by a step.
+ */
+function asDairyGanache(mixture: Mixture): number {
+  const share = (grams: number) => grams / mixture.massG;
+  const water = share(mixture.waterG);
+  const thickeners = share(mixture.starchG + mixture.gelatinG + mixture.pectinG + mixture.agarG + mixture.gumsG);
+  return (
+    sigmoid((water - WATER.least) / WATER.width) *
+    sigmoid((WATER.most - water) / WATER.width) *
+    sigmoid((share(mixture.milkFatG) - MILK_FAT.least) / MILK_FAT.width) *
+    sigmoid((share(mixture.cocoaSolidsG) - COCOA.least) / COCOA.width) *
+    (1 / (1 + (thickeners / THICKENERS) ** 2))
+  );
+}
+
+/**
+ * How far the model may be off for this kind of batch (judgement). Between families variances mix with the shares.
  *
  * @param mixture the batch, mass above 0
  */
 export function modelDoubt(mixture: Mixture): ModelDoubt {
-  const share = (grams: number) => grams / mixture.massG;
-  const water = share(mixture.waterG);
-  const thickeners = share(mixture.starchG + mixture.gelatinG + mixture.pectinG + mixture.gumsG);
-  const isDairyGanache =
-    water > 0.18 &&
-    water < 0.42 &&
-    share(mixture.milkFatG) > 0.03 &&
-    share(mixture.cocoaSolidsG) > 0.01 &&
-    thickeners < 0.003;
-  return isDairyGanache ? DAIRY_GANACHE : OTHER_FAMILY;
+  const known = asDairyGanache(mixture);
+  const between = (name: keyof typeof DAIRY_GANACHE) =>
+    Math.sqrt(known * DAIRY_GANACHE[name] ** 2 + (1 - known) * OTHER_FAMILY[name] ** 2);
+  return {
+    lnViscosity: between('lnViscosity'),
+    lnYield: between('lnYield'),
+    lnGel: LN_GEL,
+    waterActivity: between('waterActivity'),
+    shine: SHINE_SD,
+  };
 }
 
-/** How a doubt about flow when warm and one about the fat set move a state, in natural logarithms per standard deviation. */
+/** How doubts about warm flow, gels and the fat set move a state, in natural logarithms per standard deviation. */
 export interface FlowDoubt {
   readonly viscosityByWarm: number;
   readonly yieldByWarm: number;
+  readonly yieldByGel: number;
   readonly yieldByCold: number;
 }
 
+/** Keeps shares defined where nothing yields. */
+const TRACE_PA = 1e-9;
+
 /**
- * Shares the model's doubt between what is wrong with the warm flow (serum, packing, cocoa flocs, gels) and what is wrong with the fat set, as a
- * kitchen's two offsets do. The two are taken as independent (J).
+ * Shares the model's doubt between what is wrong with the warm flow (serum, packing, cocoa flocs), with gels, and with the fat set. The three are
+ * independent; where they share a yield, their variances add with the shares themselves, so that the band does not shrink where they meet.
  */
 export function flowDoubt(flow: Flow, doubt: ModelDoubt): FlowDoubt {
-  const soft = flow.cocoaYieldPa + flow.gelYieldPa;
-  const warm = (soft + 1e-9) / (soft + flow.fatYieldPa + 1e-9);
+  const { cocoaYieldPa: warm, gelYieldPa: gel, fatYieldPa: cold } = flow;
+  const all = warm + gel + cold + TRACE_PA;
   return {
     viscosityByWarm: doubt.lnViscosity,
-    yieldByWarm: warm * doubt.lnYield,
-    yieldByCold: (1 - warm) * doubt.lnYield,
+    yieldByWarm: Math.sqrt((warm + TRACE_PA) / all) * doubt.lnYield,
+    yieldByGel: Math.sqrt(gel / all) * doubt.lnGel,
+    yieldByCold: Math.sqrt(cold / all) * doubt.lnYield,
   };
 }
 
@@ -61,12 +98,15 @@ export function lnDoubtOfResistance(flow: Flow, doubt: ModelDoubt): number {
   const byYield = Math.sqrt(flow.yieldStressPa / flow.resistancePa);
   const byViscosity = 1 - byYield;
   const parts = flowDoubt(flow, doubt);
-  return Math.hypot(byViscosity * parts.viscosityByWarm + byYield * parts.yieldByWarm, byYield * parts.yieldByCold);
+  return Math.hypot(
+    byViscosity * parts.viscosityByWarm + byYield * parts.yieldByWarm,
+    byYield * parts.yieldByGel,
+    byYield * parts.yieldByCold,
+  );
 }
 
-/** Standard deviation of water activity, absolute, and of the shine index before its curve (J). */
-export function indexDoubt(doubt: ModelDoubt): { waterActivity: number; shine: number } {
-  return { waterActivity: doubt === DAIRY_GANACHE ? 0.01 : 0.015, shine: SHINE_SD };
+/** Standard deviation of ln(yield stress) that the model itself brings. */
+export function lnDoubtOfYield(flow: Flow, doubt: ModelDoubt): number {
+  const { yieldByWarm, yieldByGel, yieldByCold } = flowDoubt(flow, doubt);
+  return Math.hypot(yieldByWarm, yieldByGel, yieldByCold);
 }
-
-const SHINE_SD = 0.8;

@@ -2,13 +2,16 @@ import { readGate } from '../balance/gates';
 import { type GateQuantity, quantityOf } from '../balance/quantities';
 import { SLOW_STIR } from '../flow/casson';
 import { COMPONENT_COUNT } from '../matter/components';
+import type { ThermalHistory } from '../matter/process';
+import { normalQuantile } from '../normal';
 import { normalNumbers, seededNumbers } from '../random';
-import { climateAt } from './climate';
+import { type Climate, climateAt } from './climate';
 import { curveClimates } from './curve';
-import { flowDoubt, indexDoubt, type ModelDoubt, modelDoubt } from './doubt';
+import { flowDoubt, type ModelDoubt, modelDoubt } from './doubt';
 import { type Formula, finishedComponents } from './formula';
 import { inputDoubts } from './input-doubt';
 import { type Flow, flowIn, prepareBatch, type State, stateIn } from './state';
+import { reallyAt, type Thermometer, thermometerSd, USUAL_THERMOMETER } from './thermometer';
 
 /** Where eight batches in ten fall. */
 export interface DoubtBand {
@@ -49,6 +52,8 @@ export interface DoubtOptions {
   readonly restedHours: number;
   readonly seed: number;
   readonly draws: number;
+  /** how far readings may be off; a cook's usual probe when left out */
+  readonly thermometer?: Thermometer | undefined;
 }
 
 /** Draws between two yields. */
@@ -57,6 +62,13 @@ const BREATH = 256;
 const EVERY = 2;
 const LOW = 0.1;
 const HIGH = 0.9;
+/** Readings of the thermometer that are drawn: equally likely errors, worked out ahead. */
+const READINGS = 16;
+const READING_ERRORS = (() => {
+  const middles = Array.from({ length: READINGS }, (_, k) => normalQuantile((k + 0.5) / READINGS));
+  const spread = Math.sqrt(middles.reduce((sum, z) => sum + z * z, 0) / READINGS);
+  return middles.map((z) => z / spread);
+})();
 
 /** The band of samples: their first and last tenth left out. Sorts them. */
 function bandOf(samples: Float64Array): DoubtBand {
@@ -83,9 +95,19 @@ function between(
   return filled;
 }
 
+/** What a temperature that was read may really be: one climate for each of the thermometer's errors. */
+function asRead(
+  { temperatureC, history }: { readonly temperatureC: number; readonly history: ThermalHistory },
+  thermometer: Thermometer,
+): readonly Climate[] {
+  const sd = thermometerSd(temperatureC, thermometer);
+  return READING_ERRORS.map((z) => climateAt(temperatureC + sd * z, reallyAt(history, sd * z)));
+}
+
 /** How far off the model is in one draw, in standard deviations. */
 interface ModelError {
   readonly warm: number;
+  readonly gel: number;
   readonly cold: number;
   readonly waterActivity: number;
   readonly shine: number;
@@ -95,7 +117,9 @@ interface ModelError {
 function offFlow(flow: Flow, doubt: ModelDoubt, error: ModelError) {
   const by = flowDoubt(flow, doubt);
   const plasticViscosityPaS = flow.plasticViscosityPaS * Math.exp(by.viscosityByWarm * error.warm);
-  const yieldStressPa = flow.yieldStressPa * Math.exp(by.yieldByWarm * error.warm + by.yieldByCold * error.cold);
+  const yieldStressPa =
+    flow.yieldStressPa *
+    Math.exp(by.yieldByWarm * error.warm + by.yieldByGel * error.gel + by.yieldByCold * error.cold);
   const root = Math.sqrt(yieldStressPa) + Math.sqrt(SLOW_STIR * plasticViscosityPaS);
   return {
     plasticViscosityPaS,
@@ -107,12 +131,11 @@ function offFlow(flow: Flow, doubt: ModelDoubt, error: ModelError) {
 
 /** A state as it would really be if the model were off by this much. */
 function offState(state: State, doubt: ModelDoubt, error: ModelError): State {
-  const sd = indexDoubt(doubt);
-  const odds = (state.shine / (100 - state.shine)) * Math.exp(sd.shine * error.shine);
+  const odds = (state.shine / (100 - state.shine)) * Math.exp(doubt.shine * error.shine);
   return {
     ...state,
     flow: { ...state.flow, ...offFlow(state.flow, doubt, error) },
-    waterActivity: Math.min(Math.max(state.waterActivity + sd.waterActivity * error.waterActivity, 0), 1),
+    waterActivity: Math.min(Math.max(state.waterActivity + doubt.waterActivity * error.waterActivity, 0), 1),
     shine: (100 * odds) / (1 + odds),
   };
 }
@@ -120,8 +143,8 @@ function offState(state: State, doubt: ModelDoubt, error: ModelError): State {
 /**
  * Draws formulas as they may really be in the pan, predicts each, and gives the bands and the chance to land.
  *
- * What is drawn: amounts by scale or measure and compositions ({@link inputDoubts}), and the model's own error for warm flow, fat set, water
- * activity and shine. Temperatures are taken as read.
+ * What is drawn: amounts by scale or measure and compositions ({@link inputDoubts}), how far the thermometer is off, and the model's own error
+ * for warm flow, gels, fat set, water activity and shine.
  *
  * A generator, so that a worker can tell how far it is and leave off: it yields the share done every few hundred draws.
  *
@@ -129,15 +152,15 @@ function offState(state: State, doubt: ModelDoubt, error: ModelError): State {
  * @param options `draws` 100 or more; the same seed gives the same answer
  */
 export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<number, Doubt> {
-  const { draws, seed, restedHours } = options;
+  const { draws, seed, restedHours, thermometer = USUAL_THERMOMETER } = options;
   const normal = normalNumbers(seededNumbers(seed));
   const base = finishedComponents(formula);
   const directions = inputDoubts(formula.lines);
   const climates = curveClimates(restedHours);
   const drawn = climates.flatMap((climate, i) =>
-    i % EVERY === 0 || i === climates.length - 1 ? [{ climate, i }] : [],
+    i % EVERY === 0 || i === climates.length - 1 ? [{ readings: asRead(climate, thermometer), i }] : [],
   );
-  const momentClimates = formula.moments.map(({ temperatureC, history }) => climateAt(temperatureC, history));
+  const momentReadings = formula.moments.map((moment) => asRead(moment, thermometer));
   const massG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
   const cost = formula.lines.reduce((sum, line) => sum + line.grams * (line.priceEurPerKg ?? 0), 0);
   const subjectOf = formula.gates.map((gate) => formula.moments.findIndex(({ name }) => name === gate.moment));
@@ -159,13 +182,18 @@ export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<n
     for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = Math.max(grams[i] as number, 0);
     const batch = prepareBatch(grams, formula.process);
     const doubt = modelDoubt(batch.mixture);
-    const error = { warm: normal(), cold: normal(), waterActivity: normal(), shine: normal() };
-    drawn.forEach(({ climate }, k) => {
-      (curve[k] as Float64Array)[draw] = offFlow(flowIn(batch, climate), doubt, error).resistancePa;
+    const error = { warm: normal(), gel: normal(), cold: normal(), waterActivity: normal(), shine: normal() };
+    const reading = draw % READINGS;
+    drawn.forEach(({ readings }, k) => {
+      (curve[k] as Float64Array)[draw] = offFlow(
+        flowIn(batch, readings[reading] as Climate),
+        doubt,
+        error,
+      ).resistancePa;
     });
-    const subjects = momentClimates.map((climate) => ({
+    const subjects = momentReadings.map((readings) => ({
       mixture: batch.mixture,
-      state: offState(stateIn(batch, climate), doubt, error),
+      state: offState(stateIn(batch, readings[reading] as Climate), doubt, error),
       costEurPerKg: cost / massG,
     }));
     subjects.forEach((subject, m) => {

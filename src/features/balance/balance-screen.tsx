@@ -20,6 +20,7 @@ import { LaterBriefNote, LaterDayChart, LaterMapView, LaterSheets } from './late
 import { MaterialCard, type MaterialView } from './material-card';
 import { MomentsStrip } from './moments-strip';
 import { triedMore } from './more-of-row';
+import { MovedFigures } from './moved-figures';
 import { ingredientName, Pan } from './pan';
 import { SaveNotice, saveWords } from './save-notice';
 import { useAutosave } from './use-autosave';
@@ -68,7 +69,7 @@ export function BalanceScreen({
   ingredients,
 }: {
   id: string;
-  opened: { revision: number; baseId: string | null; file: FormulaFile };
+  opened: { revision: number; baseId: string | null; file: FormulaFile; figuresMoved: boolean };
   ingredients: readonly Ingredient[];
 }) {
   useRefreshOnReturn();
@@ -153,6 +154,7 @@ export function BalanceScreen({
         onSheet={setSheet}
       />
       <SaveNotice autosave={autosave} draft={draft} larder={larder} onOpen={formula.open} />
+      {opened.figuresMoved && <MovedFigures id={id} />}
       <main className="grid flex-1 grid-cols-1 md:grid-cols-[372px_minmax(0,1fr)] md:grid-rows-[auto_auto_1fr] lg:min-h-0 lg:grid-cols-[396px_minmax(0,1fr)_292px] lg:grid-rows-[auto_minmax(0,1fr)]">
         <div className="thin-scroll border-rule border-r bg-sheet md:row-span-3 lg:row-span-2 lg:overflow-y-auto">
           <Pan

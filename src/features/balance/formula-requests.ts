@@ -20,6 +20,11 @@ const storedSchema = z.object({
 export type Version = z.output<typeof versionSchema>;
 export type Stored = z.output<typeof storedSchema>;
 
+/** The model moved the figures of a formula, and the cook knows. */
+export async function sawFigures(id: string): Promise<void> {
+  await askServer(`/api/formulas/${id}/figures-seen`, 'POST');
+}
+
 /** The versions of a formula, the newest first. */
 export async function listVersions(id: string): Promise<Version[]> {
   const answer = await askServer(`/api/formulas/${id}/versions`, 'GET');

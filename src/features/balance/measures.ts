@@ -1,6 +1,6 @@
 import type { GateReading } from '@/core/balance/gates';
 import { GATE_QUANTITIES, type GateQuantity } from '@/core/balance/quantities';
-import { indexDoubt, modelDoubt } from '@/core/predict/doubt';
+import { firstDoubt } from '@/core/predict/first-doubt';
 import type { MomentReading, Prediction } from '@/core/predict/formula';
 import type { Doubt, MomentQuantity } from '@/core/predict/monte-carlo';
 import { grams, type Quantity, significant } from '@/ui/format';
@@ -29,8 +29,6 @@ export interface Measure {
 
 /** A yield that comes within this share of the amount wanted is as wanted. */
 const YIELD_WITHIN = 0.03;
-/** Standard deviations of the tenth and ninetieth part of a normal distribution. */
-const TENTH_SD = 1.2816;
 /** A yield stress below this is none: no doubt about it is worth saying, Pa. */
 const NO_YIELD_PA = 0.05;
 
@@ -52,30 +50,6 @@ function logRange(marks: readonly (number | undefined)[]): readonly [number, num
 
 function sideOf(value: number, low: number | undefined, high: number | undefined): -1 | 0 | 1 {
   return value < (low ?? 0) ? -1 : value > (high ?? Number.POSITIVE_INFINITY) ? 1 : 0;
-}
-
-/** The model's own doubt, at once: what is shown until the drawing has come to an end. */
-function firstSpread(
-  prediction: Prediction,
-  quantity: GateQuantity,
-  value: number,
-): readonly [number, number] | undefined {
-  const model = modelDoubt(prediction.batch.mixture);
-  const times = (sd: number): readonly [number, number] => [
-    value * Math.exp(-TENTH_SD * sd),
-    value * Math.exp(TENTH_SD * sd),
-  ];
-  if (quantity === 'apparentViscosityPaS') return times(model.lnViscosity);
-  if (quantity === 'yieldStressPa' || quantity === 'resistancePa') return times(model.lnYield);
-  const sd = indexDoubt(model);
-  if (quantity === 'waterActivity') {
-    return [value - TENTH_SD * sd.waterActivity, Math.min(value + TENTH_SD * sd.waterActivity, 1)];
-  }
-  if (quantity === 'shine') {
-    const at = (z: number) => 100 / (1 + ((100 - value) / value) * Math.exp(-z * sd.shine));
-    return [at(-TENTH_SD), at(TENTH_SD)];
-  }
-  return undefined;
 }
 
 const DRAWN: ReadonlySet<string> = new Set<MomentQuantity>([
@@ -108,7 +82,8 @@ function spreadOf(
       : DRAWN.has(quantity)
         ? doubt?.moments[prediction.moments.indexOf(at)]?.[quantity as MomentQuantity]
         : undefined;
-  return drawn ? [drawn.low, drawn.high] : firstSpread(prediction, quantity, value);
+  const band = drawn ?? firstDoubt(prediction, at, quantity, value);
+  return band && [band.low, band.high];
 }
 
 function measureOf(

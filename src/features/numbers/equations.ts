@@ -144,13 +144,15 @@ export const CHAPTERS: readonly Chapter[] = [
         words:
           'Cocoa butter is firm below about 20 °C, milk fat far colder; mixed, they soften each other. Some of the cocoa butter turns into its stable form by itself in a day, all of it when tempered: that form melts higher.',
         formula: `solid = S / (1 + exp((T − T_m)/w));  cocoa butter T_m ${K.meltCocoaButter} − ${K.softeningDilution} × (share of other fats) °C, its stable form ${K.meltCocoaButterTempered} °C higher; stable share ${K.stableUnseeded} without tempering`,
-        source: 'fits to handbook curves; softening on mixing Timms 1980, 1984; the share that turns by itself: judgement',
+        source:
+          'fits to handbook curves; softening on mixing Timms 1980, 1984; the share that turns by itself: judgement',
         standing: 'published form, fitted numbers',
         example: `Rested, ${Math.round(100 * bench.flow.solidFatFraction)} % of the example's fat is solid at ${celsius(20)}, ${Math.round(100 * fridge.flow.solidFatFraction)} % at ${celsius(5)}.`,
       },
       {
         name: 'Time to set',
-        words: 'Fat in droplets crystallises slowly: hours on the bench, a quarter of an hour to half of it at fridge temperature.',
+        words:
+          'Fat in droplets crystallises slowly: hours on the bench, a quarter of an hour to half of it at fridge temperature.',
         formula: `X = 1 − exp(−ln 2 × age^${K.avramiPower});  age counts hours, faster when colder`,
         source: 'Avrami 1940; isokinetic sum Nakamura 1973; half times set by hand',
         standing: 'published form, fitted numbers',
@@ -169,7 +171,8 @@ export const CHAPTERS: readonly Chapter[] = [
         name: 'Gels',
         words: 'Gelatin, pectin, cooked starch and gums add a net of their own.',
         formula: `gelatin ${K.gelatinYield} Pa × (bloom/200) × %² below ${K.gelatinSetC} °C, half strength after ${K.gelHalfHours} h; pectin %^2.5; starch %^3.5`,
-        source: 'square of concentration: many authors; levels ours; agar gels as three times its weight of pectin: judgement',
+        source:
+          'square of concentration: many authors; levels ours; agar gels as three times its weight of pectin: judgement',
         standing: 'published form, fitted numbers',
         example: 'None in the example.',
       },

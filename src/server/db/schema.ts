@@ -61,6 +61,8 @@ export const formulas = pgTable(
     yieldTarget: jsonb('yield_target').$type<NonNullable<FormulaFile['yield']>>(),
     brief: jsonb().$type<NonNullable<FormulaFile['brief']>>(),
     revision: integer().notNull(),
+    /** revision of the model whose figures a cook has seen of it */
+    modelRevision: integer('model_revision').notNull().default(1),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
     updatedAt: timestamp('updated_at', { withTimezone: true }).notNull(),
     deletedAt: timestamp('deleted_at', { withTimezone: true }),

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, desc, eq, inArray, isNotNull, isNull, lt } from 'drizzle-orm';
+import { MODEL_REVISION } from '@/core/model-constants';
 import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
 import { applyVariation, variationOf } from '@/formats/variation';
 import type { Database } from '../db/database';
@@ -15,6 +16,8 @@ export interface StoredFormula {
   /** the formula it is a variant of */
   readonly baseId: string | null;
   readonly archived: boolean;
+  /** revision of the model whose figures a cook has seen of it */
+  readonly modelRevision: number;
   readonly file: FormulaFile;
 }
 
@@ -34,6 +37,7 @@ function toStored(row: FormulaRow, lines: readonly LineRow[]): StoredFormula {
     updatedAt: row.updatedAt.toISOString(),
     baseId: row.baseId,
     archived: row.archivedAt !== null,
+    modelRevision: row.modelRevision,
     file: readStored(formulaFileSchema, fileOf(row, lines), `“${row.name}”`),
   };
 }
@@ -180,10 +184,14 @@ export async function createFormula(
   return db.transaction(async (tx) => {
     const base = baseId === undefined ? undefined : await rootOf(tx, baseId);
     const variation = base ? variationOf(base.file, file) : null;
-    const row = { id, ...columnsOf(file), baseId: base?.id ?? null, variation };
+    const row = { id, ...columnsOf(file), baseId: base?.id ?? null, variation, modelRevision: MODEL_REVISION };
     await tx.insert(formulas).values({ ...row, revision: 1, createdAt: now, updatedAt: now });
     if (file.lines.length > 0) await tx.insert(formulaLines).values(lineRows(id, file));
-    return { id, revision: 1, updatedAt: now.toISOString(), baseId: base?.id ?? null, archived: false, file };
+    const [state, kept] = [
+      { revision: 1, updatedAt: now.toISOString() },
+      { archived: false, modelRevision: MODEL_REVISION },
+    ];
+    return { id, ...state, baseId: base?.id ?? null, ...kept, file };
   });
 }
 
@@ -237,6 +245,11 @@ export async function variantsOf(db: Database, baseId: string): Promise<StoredFo
     .sort((a, b) => a.file.name.localeCompare(b.file.name));
 }
 
+/** A cook has been told that the model moved the figures of a formula. */
+export async function sawFigures(db: Database, id: string): Promise<void> {
+  await db.update(formulas).set({ modelRevision: MODEL_REVISION }).where(eq(formulas.id, id));
+}
+
 /** Puts a formula away, or takes it out again. */
 export async function archiveFormula(db: Database, id: string, archivedAt: Date | null): Promise<boolean> {
   const changed = await db
@@ -274,6 +287,7 @@ export async function saveFormula(
       updatedAt: now.toISOString(),
       baseId: held.baseId,
       archived: held.archivedAt !== null,
+      modelRevision: held.modelRevision,
       file,
     };
     if (!held.baseId) await followBase(tx, formula, now);

@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest';
-import { chanceInBand, normalCdf } from '@/core/balance/chance';
+import { chanceInBand } from '@/core/balance/chance';
 import { calibratedSd, learnOffset, PRIOR, READING_SD } from '@/core/learn/calibration';
 import { usualHistory } from '@/core/matter/process';
+import { normalCdf } from '@/core/normal';
 import { stateAt } from '@/core/predict/state';
 import reference from '../../support/check-vectors.json';
 import { batchOf, EQUAL_GANACHE } from '../../support/kitchen';

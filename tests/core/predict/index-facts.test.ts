@@ -3,7 +3,7 @@ import { keepingWords, shelfIndex } from '@/core/keep/shelf';
 import { lnDoubtOfResistance, modelDoubt } from '@/core/predict/doubt';
 import { chocolateColour } from '@/core/shine/colour';
 import { alcoholPercentVol, taste } from '@/core/taste/taste';
-import { batchOf, DARK_60, EQUAL_GANACHE, stateOf } from '../../support/kitchen';
+import { batchOf, CREAM_35, DARK_60, EQUAL_GANACHE, stateOf, times, together } from '../../support/kitchen';
 
 const luminance = (hex: string) =>
   [0.2126, 0.7152, 0.0722].reduce(
@@ -42,9 +42,18 @@ describe('taste', () => {
 
 describe('doubt', () => {
   it('is smaller for the family known best', () => {
-    expect(modelDoubt(batchOf(EQUAL_GANACHE).mixture)).toEqual({ lnViscosity: 0.5, lnYield: 0.7 });
-    expect(modelDoubt(batchOf({ ...EQUAL_GANACHE, gelatin: 3 }).mixture).lnYield).toBe(1);
-    expect(modelDoubt(batchOf(DARK_60).mixture).lnYield).toBe(1);
+    for (const [dark, cream] of [
+      [1, 2],
+      [1, 1],
+      [2, 1],
+    ] as const) {
+      const known = modelDoubt(batchOf(together(times(dark, DARK_60), times(cream, CREAM_35))).mixture);
+      expect(known.lnViscosity).toBeCloseTo(0.5, 1);
+      expect(known.lnYield).toBeCloseTo(0.7, 1);
+    }
+    for (const other of [{ ...EQUAL_GANACHE, gelatin: 12 }, DARK_60, { water: 60, sucrose: 40 }]) {
+      expect(modelDoubt(batchOf(other).mixture).lnYield).toBeGreaterThan(0.95);
+    }
   });
 
   it('of the resistance lies between that of viscosity and that of yield', () => {

@@ -1,5 +1,6 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
+import { MODEL_REVISION } from '@/core/model-constants';
 import { BalanceScreen } from '@/features/balance/balance-screen';
 import { sharedDatabase } from '@/server/db/database';
 import { findFormula } from '@/server/repositories/formulas';
@@ -25,7 +26,12 @@ export default async function BalancePage({ params }: Props) {
       // A revision saved elsewhere is another page: nothing of the old one may stay.
       key={`${id} ${formula.revision}`}
       id={id}
-      opened={{ revision: formula.revision, baseId: formula.baseId, file: formula.file }}
+      opened={{
+        revision: formula.revision,
+        baseId: formula.baseId,
+        file: formula.file,
+        figuresMoved: formula.modelRevision < MODEL_REVISION,
+      }}
       ingredients={await listIngredients(db)}
     />
   );

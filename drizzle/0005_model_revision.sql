@@ -1,0 +1,1 @@
+ALTER TABLE "formulas" ADD COLUMN "model_revision" integer DEFAULT 1 NOT NULL;
