@@ -12,7 +12,7 @@ export const name = (longest: number) =>
 
 export const temperatureC = z
   .number({ error: 'must be a number of °C' })
-  .min(-5, 'must be -5 to 110 °C')
+  .min(-5, 'must be -5 to 110 °C: below the first ice the numbers end')
   .max(110, 'must be -5 to 110 °C');
 
 const hours = z

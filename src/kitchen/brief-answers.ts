@@ -3,6 +3,7 @@ import { compareProposals, judge, type Proposal } from '@/core/brief/proposals';
 import type { MissingPart } from '@/core/brief/starting-points';
 import { resistanceCurve } from '@/core/predict/curve';
 import { chocolateColour } from '@/core/shine/colour';
+import type { BatchSize } from '@/core/yields/batch-size';
 import type { ScaledBatch } from '@/core/yields/scaling';
 import type { FormulaFile } from '@/formats/formula-file';
 import { type Asked, familyCandidates, ownCandidates, type Shelf, type Source } from './brief-candidates';
@@ -25,7 +26,10 @@ export interface Start {
   readonly ingredients: FormulaFile['ingredients'];
   readonly process: FormulaFile['process'];
   readonly evaporationG: number;
+  /** how much to make of it: by its own density, and with the water that boils off it */
+  readonly size: BatchSize;
   readonly scaled?: ScaledBatch | undefined;
+  readonly densityKgM3: number;
   readonly colour: string;
   readonly shine: number;
   readonly costEurPerKg: number;
@@ -70,7 +74,9 @@ function startOf({ of, grams, prediction, lands, moved, change }: Proposal<Sourc
     ingredients: of.own?.ingredients ?? {},
     process: of.process,
     evaporationG: of.evaporationG,
+    size: { ...of.size, evaporationG: of.evaporationG, weighedG: grams.reduce((sum, g) => sum + g, 0) },
     scaled: of.scaled,
+    densityKgM3: prediction.densityKgM3,
     colour: chocolateColour(prediction.batch.mixture),
     shine: prediction.moments[1]?.state.shine ?? prediction.asKept.shine,
     costEurPerKg: prediction.costEurPerKg,

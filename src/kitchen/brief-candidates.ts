@@ -1,10 +1,11 @@
 import type { Brief } from '@/core/brief/brief';
-import type { BriefPlan } from '@/core/brief/plan';
+import { type BriefPlan, briefSize } from '@/core/brief/plan';
 import type { Candidate } from '@/core/brief/proposals';
 import { startingPoints } from '@/core/brief/starting-points';
 import { COMPONENT_INDEX } from '@/core/matter/components';
-import { type Formula, finishedComponents } from '@/core/predict/formula';
+import { type Formula, finishedComponents, predictFormula } from '@/core/predict/formula';
 import { isFreeOf } from '@/core/swap/restrictions';
+import type { BatchSize } from '@/core/yields/batch-size';
 import { type ScaledBatch, scaleBatch } from '@/core/yields/scaling';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
@@ -32,6 +33,8 @@ export interface Asked {
 
 /** What a proposal was made from. */
 export interface Source {
+  /** how much to make of it, by its own density */
+  readonly size: BatchSize;
   readonly id: string;
   readonly name: string;
   readonly own: FormulaFile | undefined;
@@ -39,6 +42,11 @@ export interface Source {
   readonly process: FormulaFile['process'];
   readonly scaled?: ScaledBatch | undefined;
   readonly evaporationG: number;
+}
+
+/** How much a brief asks for of a formula: jars and coats are filled by volume, so that its own density counts. */
+function sizeOf(brief: Brief, formula: Formula): BatchSize {
+  return briefSize(brief, predictFormula(formula)?.densityKgM3);
 }
 
 /** What a formula is thickened with, beside its chocolate. */
@@ -52,7 +60,7 @@ function thickenerOf(formula: Formula): 'chocolate' | 'starch' | 'gelatin' {
 /** Own formulas that break no wish, scaled to the batch, with the gates of the brief. */
 export function ownCandidates(
   { brief, pinned }: Asked,
-  { targets, size }: BriefPlan,
+  { targets }: BriefPlan,
   shelf: Shelf,
   larder: ReadonlyMap<string, Ingredient>,
 ) {
@@ -70,6 +78,7 @@ export function ownCandidates(
       leftOut += 1;
       return [];
     }
+    const size = sizeOf(brief, resolved);
     const weighedG = rows.reduce((sum, line) => sum + line.grams, 0);
     const boiled = file.yield?.evaporationGrams ?? 0;
     const scaled = scaleBatch(
@@ -106,6 +115,7 @@ export function ownCandidates(
       lines: withWater,
       process: file.process,
       scaled,
+      size,
       evaporationG: scaled.evaporationG,
     };
     return [{ of, formula }];
@@ -118,7 +128,14 @@ const tenth = (grams: number) => Math.round(grams * 10) / 10;
 /** Families built from the larder for these gates. */
 export function familyCandidates({ brief }: Asked, { targets, size }: BriefPlan, shelf: Shelf) {
   const { points, missing } = startingPoints(brief, targets, shelf.ingredients, size);
-  const candidates = points.map(({ family, rows, formula }): Candidate<Source> => {
+  const candidates = points.map(({ family, rows, formula: asBuilt }): Candidate<Source> => {
+    const own = sizeOf(brief, asBuilt);
+    const factor = own.weighedG / size.weighedG;
+    const formula: Formula = {
+      ...asBuilt,
+      lines: asBuilt.lines.map((line) => ({ ...line, grams: tenth(line.grams * factor) })),
+      evaporationG: own.evaporationG,
+    };
     const lines = rows.map(({ ingredient, stage }, i) => ({
       ingredient,
       grams: formula.lines[i]?.grams ?? 0,
@@ -131,7 +148,8 @@ export function familyCandidates({ brief }: Asked, { targets, size }: BriefPlan,
       own: undefined,
       lines,
       process: formula.process,
-      evaporationG: size.evaporationG,
+      size: own,
+      evaporationG: own.evaporationG,
     };
     return { of, formula };
   });

@@ -24,6 +24,7 @@ export const JOB_WORDS: Readonly<Record<JobUse, JobWords>> = {
   cover: { name: 'Cover by knife', verb: 'Cover', things: ['cake', 'cakes'], worked: 'spread' },
   roll: { name: 'Roll truffles', verb: 'Roll', things: ['truffle', 'truffles'], worked: 'rolled' },
   cut: { name: 'Cut slabs', verb: 'Set and cut', things: ['slab', 'slabs'], worked: 'cut' },
+  spoon: { name: 'Spoon from a jar', verb: 'Fill', things: ['jar', 'jars'], worked: 'filled' },
   whip: { name: 'Whip', verb: 'Whip', things: ['portion', 'portions'], worked: 'whipped' },
 };
 

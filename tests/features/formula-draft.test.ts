@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { piecesFrom } from '@/core/brief/plan';
 import {
   applyEdit,
   type DraftHistory,
@@ -11,8 +12,11 @@ import {
   totalGrams,
   yieldGrams,
 } from '@/features/balance/formula-draft';
-import { readFormula } from '@/formats/formula-file';
-import { fileOf as rawFile } from '../support/kitchen';
+import { forPieces } from '@/features/balance/pieces-field';
+import { type FormulaFile, readFormula } from '@/formats/formula-file';
+import { keyed, type Predicted, predictPan } from '@/kitchen/known-pan';
+import { lanternMillFormulas } from '@/server/demo/lantern-mill';
+import { larder, fileOf as rawFile } from '../support/kitchen';
 
 const file = readFormula({
   ...rawFile(
@@ -165,5 +169,30 @@ describe('single edits', () => {
     const tiny = applyEdit(opened(), { type: 'lines', lines: [] });
     expect(yieldGrams(tiny)).toBe(0);
     expect(applyEdit(tiny, { type: 'scale', totalGrams: 100 })).toBe(tiny);
+  });
+});
+
+describe('a pan scaled by its pieces', () => {
+  const feast = lanternMillFormulas().find(({ brief }) => brief) as FormulaFile;
+  const draft = keyed(feast);
+  const predict = (file: FormulaFile) => (predictPan(keyed(file), larder) as Predicted).prediction;
+
+  it('makes as many as were typed, the others in proportion, and keeps what it is made of', () => {
+    const [first] = feast.brief?.jobs ?? [];
+    const wanted = 3 * (first?.count ?? 1);
+    const change = forPieces(draft, predict(feast), wanted);
+    if (!change) throw new Error('no change');
+    const scaled = fileOf(applyEdit(draft, change));
+    const { massG, densityKgM3 } = predict(scaled);
+    expect(piecesFrom(scaled.brief as NonNullable<typeof scaled.brief>, massG + 0.5, densityKgM3)[0]).toBe(wanted);
+    expect(scaled.brief?.jobs.map(({ count }) => count)).toEqual(feast.brief?.jobs.map(({ count }) => 3 * count));
+    const share = (file: FormulaFile) => file.lines.map(({ grams }) => grams / (file.lines[0]?.grams ?? 1));
+    share(scaled).forEach((part, i) => {
+      expect(part).toBeCloseTo(share(feast)[i] ?? 0, 4);
+    });
+  });
+
+  it('without a brief counts nothing', () => {
+    expect(forPieces({ ...draft, brief: undefined }, predict(feast), 10)).toBeUndefined();
   });
 });

@@ -114,7 +114,7 @@ export function* mapField(
         if (!state) return;
         const value = onScale(
           quantity,
-          quantityOf({ mixture: batch.mixture, state, costEurPerKg: cost / massG }, quantity),
+          quantityOf({ mixture: batch.mixture, state, costEurPerKg: cost / batch.mixture.massG }, quantity),
         );
         const edges = gates[g];
         if (low && edges?.low) {

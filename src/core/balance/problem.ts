@@ -1,6 +1,6 @@
 import { COMPONENT_COUNT } from '../matter/components';
 import { boilOff } from '../matter/mixing';
-import type { Formula } from '../predict/formula';
+import { costOfLines, type Formula } from '../predict/formula';
 import type { Moment } from '../predict/moments';
 import { prepareBatch, stateAt } from '../predict/state';
 import { momentOf } from './gates';
@@ -116,7 +116,7 @@ export function balanceProblem(
 
   const tied = tieRows(formula, free, scale);
   const prices = formula.lines.map((line) => line.priceEurPerKg ?? 0);
-  const baseCost = formula.lines.reduce((sum, line, i) => sum + line.grams * (prices[i] as number), 0);
+  const baseCost = costOfLines(formula.lines);
   const grams = new Float64Array(COMPONENT_COUNT);
   return {
     free,
@@ -128,12 +128,10 @@ export function balanceProblem(
     formula,
     readings(y) {
       grams.set(base);
-      let massG = batchG;
       let cost = baseCost;
       for (let k = 0; k < y.length; k++) {
         const change = (y[k] as number) * (scale[k] as number);
         const parts = perGram[k] as Float64Array;
-        massG += change;
         cost += change * (prices[free[k] as number] as number);
         for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = (grams[i] as number) + change * (parts[i] as number);
       }
@@ -143,7 +141,7 @@ export function balanceProblem(
       const readings = new Float64Array(formula.gates.length);
       for (const [moment, gates] of visits) {
         const state = stateAt(batch, moment.temperatureC, moment.history);
-        const subject = { mixture: batch.mixture, state, costEurPerKg: cost / Math.max(massG, 1e-9) };
+        const subject = { mixture: batch.mixture, state, costEurPerKg: cost / Math.max(batch.mixture.massG, 1e-9) };
         for (const index of gates) {
           const { quantity, weight = 1 } = formula.gates[index] as Formula['gates'][number];
           readings[index] = weight * onScale(quantity, quantityOf(subject, quantity));

@@ -46,6 +46,7 @@ const WORK_NAMES: Readonly<Record<Job['use'], string>> = {
   cover: 'cover',
   roll: 'roll',
   cut: 'cut',
+  spoon: 'fill jars',
   whip: 'before whipping',
 };
 

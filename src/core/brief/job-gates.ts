@@ -27,6 +27,7 @@ export type Why =
   | 'palm'
   | 'cuts'
   | 'bites'
+  | 'spoons'
   | 'loosens';
 
 /** A gate of a job with its reason. */
@@ -174,6 +175,7 @@ const GATES: Readonly<Record<JobUse, (job: Job) => Bare[]>> = {
   cover: (job) => [ofYield('work', 150, 2500, 'knife'), setCoat(job, 'cover', 30_000)],
   roll: () => [ofYield('work', 5000, 40_000, 'palm')],
   cut: () => [ofYield('work', 20_000, 150_000, 'cuts')],
+  spoon: () => [ofYield('eat', 30, 5000, 'spoons')],
   whip: () => [ofYield('work', 100, 2500, 'loosens')],
 };
 

@@ -45,11 +45,21 @@ export function spoonCoat(flow: FilmFlow): number {
 }
 
 /**
- * Whether a line drawn through the film on a spoon holds: a finger leaves the film that was still draining, and only the yield stress can
- * carry that, whatever the viscosity.
+ * Yield stress from which a line drawn through the film on a spoon holds: it must carry the film that was still draining under the plastic
+ * viscosity, and no viscosity can do that for it. 1-4 Pa for sauces that nap.
+ *
+ * @param flow plastic viscosity Pa·s, density kg/m³
+ * @returns Pa
+ * @example yieldForSpoonLine({ plasticViscosityPaS: 0.1, densityKgM3: 1100 }) // 3.3
  */
-export function spoonLineHolds(flow: FilmFlow): boolean {
-  return heldThickness(flow.yieldStressPa, flow.densityKgM3) >= drainingThickness(flow, SPOON_M, SPOON_S);
+export function yieldForSpoonLine(flow: { plasticViscosityPaS: number; densityKgM3: number }): number {
+  const { plasticViscosityPaS, densityKgM3 } = flow;
+  const film = drainingThickness(
+    { apparentViscosityPaS: plasticViscosityPaS, yieldStressPa: 0, densityKgM3 },
+    SPOON_M,
+    SPOON_S,
+  );
+  return yieldForCoat(film, densityKgM3);
 }
 
 /**

@@ -61,7 +61,7 @@ export interface Prediction {
   readonly asKept: State;
   readonly taste: Taste;
   readonly alcoholPercentVol: number;
-  /** EUR/kg; lines without a price count as free */
+  /** EUR/kg of what leaves the stove; lines without a price count as free */
   readonly costEurPerKg: number;
   readonly gates: readonly GateReading[];
   readonly moments: readonly MomentReading[];
@@ -86,10 +86,9 @@ export function finishedMass({ lines, evaporationG = 0 }: Pick<Formula, 'lines' 
   return evaporationG > 0 ? weighedG - boiledOff(mix(lines), evaporationG) : weighedG;
 }
 
-/** Cost of a batch, EUR/kg; 0 while it holds nothing. */
-function costPerKg(lines: readonly FormulaLine[]): number {
-  const massG = lines.reduce((sum, line) => sum + line.grams, 0);
-  return massG > 0 ? lines.reduce((sum, line) => sum + line.grams * (line.priceEurPerKg ?? 0), 0) / massG : 0;
+/** What all of a formula's lines cost, in thousandths of EUR; lines without a price count as free. */
+export function costOfLines(lines: readonly Pick<FormulaLine, 'grams' | 'priceEurPerKg'>[]): number {
+  return lines.reduce((sum, line) => sum + line.grams * (line.priceEurPerKg ?? 0), 0);
 }
 
 /**
@@ -104,8 +103,9 @@ export function predictFormula(formula: Formula): Prediction | undefined {
   const components = finishedComponents(formula);
   const batch = prepareBatch(components, formula.process);
   const { mixture } = batch;
-  const costEurPerKg = costPerKg(formula.lines);
   if (!(mixture.massG > 0)) return undefined;
+  // What boils off was paid for, too: the cost is that of what is left.
+  const costEurPerKg = costOfLines(formula.lines) / mixture.massG;
   const asKept = stateAt(batch, QUOTED_AT_C, usualHistory(QUOTED_AT_C));
   const moments = formula.moments.map((moment): MomentReading => {
     const state = stateAt(batch, moment.temperatureC, moment.history);

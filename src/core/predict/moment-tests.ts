@@ -1,4 +1,4 @@
-import { filmThickness, spoonCoat, spoonLineHolds } from '../flow/film';
+import { filmThickness, spoonCoat, yieldForSpoonLine } from '../flow/film';
 import { HAND_LIMIT_PA, standingHeight } from '../flow/piping';
 import { spreadDiameter } from '../flow/ring-spread';
 import { ballDepth } from '../set/indentation';
@@ -36,7 +36,7 @@ export function momentTests({ flow }: State): MomentTests {
     ringMm: spreadDiameter(part, 50, 30),
     sideMm: filmThickness(part, 0.05, 5),
     spoonMm: spoonCoat(part),
-    lineHolds: spoonLineHolds(part),
+    lineHolds: flow.yieldStressPa >= yieldForSpoonLine(part),
     standsMm: standingHeight(flow.yieldStressPa, part.densityKgM3),
     pipes: flow.yieldStressPa <= HAND_LIMIT_PA,
     spoonSinksMm: sinks < SPOON_BOWL.radiusMm ? sinks : undefined,

@@ -8,7 +8,7 @@ import { normalNumbers, seededNumbers } from '../random';
 import { type Climate, climateAt } from './climate';
 import { curveClimates } from './curve';
 import { flowDoubt, type ModelDoubt, modelDoubt } from './doubt';
-import { type Formula, finishedComponents } from './formula';
+import { costOfLines, type Formula, finishedComponents } from './formula';
 import { inputDoubts } from './input-doubt';
 import { type Flow, flowIn, prepareBatch, type State, stateIn } from './state';
 import { reallyAt, type Thermometer, thermometerSd, USUAL_THERMOMETER } from './thermometer';
@@ -161,8 +161,7 @@ export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<n
     i % EVERY === 0 || i === climates.length - 1 ? [{ readings: asRead(climate, thermometer), i }] : [],
   );
   const momentReadings = formula.moments.map((moment) => asRead(moment, thermometer));
-  const massG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
-  const cost = formula.lines.reduce((sum, line) => sum + line.grams * (line.priceEurPerKg ?? 0), 0);
+  const cost = costOfLines(formula.lines);
   const subjectOf = formula.gates.map((gate) => formula.moments.findIndex(({ name }) => name === gate.moment));
 
   const samples = () => new Float64Array(draws);
@@ -194,7 +193,7 @@ export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<n
     const subjects = momentReadings.map((readings) => ({
       mixture: batch.mixture,
       state: offState(stateIn(batch, readings[reading] as Climate), doubt, error),
-      costEurPerKg: cost / massG,
+      costEurPerKg: cost / batch.mixture.massG,
     }));
     subjects.forEach((subject, m) => {
       MOMENT_QUANTITIES.forEach((quantity, q) => {

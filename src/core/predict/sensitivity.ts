@@ -1,7 +1,7 @@
 import { GATE_QUANTITIES, type GateQuantity, onScale, quantityOf } from '../balance/quantities';
 import { COMPONENT_COUNT, type ComponentVector } from '../matter/components';
 import { climateAt } from './climate';
-import { type Formula, finishedComponents } from './formula';
+import { costOfLines, type Formula, finishedComponents } from './formula';
 import { prepareBatch, stateIn } from './state';
 
 /** Share of the batch by which a slope is taken. */
@@ -40,18 +40,17 @@ export function changeByMore(
   priceEurPerKg = 0,
 ): MomentChange[] {
   const base = finishedComponents(formula);
-  const massG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
-  const cost = formula.lines.reduce((sum, line) => sum + line.grams * (line.priceEurPerKg ?? 0), 0);
+  const cost = costOfLines(formula.lines);
   const moved = new Float64Array(COMPONENT_COUNT);
   for (let i = 0; i < COMPONENT_COUNT; i++) moved[i] = (base[i] as number) + addedG * (perGram[i] as number);
   const [before, after] = [prepareBatch(base, formula.process), prepareBatch(moved, formula.process)];
   return formula.moments.map(({ name, temperatureC, history }) => {
     const climate = climateAt(temperatureC, history);
-    const was = { mixture: before.mixture, state: stateIn(before, climate), costEurPerKg: cost / massG };
+    const was = { mixture: before.mixture, state: stateIn(before, climate), costEurPerKg: cost / before.mixture.massG };
     const is = {
       mixture: after.mixture,
       state: stateIn(after, climate),
-      costEurPerKg: (cost + addedG * priceEurPerKg) / (massG + addedG),
+      costEurPerKg: (cost + addedG * priceEurPerKg) / after.mixture.massG,
     };
     const change = (quantity: GateQuantity) => {
       const [a, b] = [quantityOf(was, quantity), quantityOf(is, quantity)];

@@ -2,6 +2,7 @@ import type { Making } from '../brief/brief';
 import { JOB_FACTS, type Job } from '../brief/job';
 import { BRIEF_DENSITY, type FilmJob, filmOf, type JobGate, jobGates, leavesFilm } from '../brief/job-gates';
 import { type FilmFlow, filmThickness } from '../flow/film';
+import { TENTH_SD } from '../normal';
 import { evaporationRate, HOB_EFFICIENCY } from './boiling';
 import { portionGrams } from './portions';
 
@@ -45,11 +46,18 @@ const PAN_FILL = 0.5;
 const PIECE_SD = 0.06;
 const BOIL_SD = 0.25;
 const BOWL_SD = 0.4;
-/** Standard deviations of the tenth and ninetieth part of a normal distribution. */
-const TENTH_SD = 1.2816;
 
 /** What is poured over a surface runs off it, what is rolled sticks to hands; a jar is filled to its line. */
-const RUNS_OFF: ReadonlySet<Job['portion']> = new Set(['finger', 'round', 'dome', 'log', 'block', 'scoop', 'ball']);
+const RUNS_OFF: ReadonlySet<Job['portion']> = new Set([
+  'finger',
+  'round',
+  'dome',
+  'log',
+  'block',
+  'scoop',
+  'ball',
+  'scoopful',
+]);
 
 /** An edge between those of a gate, in logarithms; without a lower one, between a tenth of the upper one and it. */
 function within(gate: JobGate | undefined, part: number): number {
@@ -64,11 +72,13 @@ export function jobFilm(job: Job, use: FilmJob, flow: FilmFlow): number {
   return filmThickness(flow, sideM, stopsS, pull);
 }
 
-/** mm a job takes and the spread of its logarithm: the model's own film at the gates, or of the formula that is poured. */
-function extentOf(job: Job, gates: readonly JobGate[], flow: FilmFlow | undefined): { mm: number; sd: number } {
+/**
+ * Spread of the logarithm of what a piece takes: of its size, and of a film as the gates let it vary. The thickness itself is what was asked:
+ * 2 mm is 2 mm.
+ */
+function extentSd(job: Job, gates: readonly JobGate[]): number {
   const { use } = job;
-  if (!leavesFilm(use)) return { mm: job.mm, sd: job.mm > 0 ? PIECE_SD : 0 };
-  if (flow) return { mm: jobFilm(job, use, flow), sd: PIECE_SD };
+  if (!leavesFilm(use)) return job.mm > 0 ? PIECE_SD : 0;
   // Where the cook let a gate go, the coat wanted still says what will be poured.
   const given = jobGates({ ...job, overruled: {} });
   const worked = (quantity: JobGate['quantity']) => {
@@ -81,7 +91,7 @@ function extentOf(job: Job, gates: readonly JobGate[], flow: FilmFlow | undefine
       yieldStressPa: within(worked('yieldStressPa'), part),
       densityKgM3: BRIEF_DENSITY,
     });
-  return { mm: at(0.5), sd: Math.log(at(0.7) / at(0.3)) / 2 };
+  return Math.log(at(0.7) / at(0.3)) / 2;
 }
 
 /** g of water that boil off in one pan. */
@@ -115,23 +125,24 @@ export function pansFor(finishedG: number, making: Making): number {
 /**
  * How much to make for some jobs together.
  *
- * Pieces by closed forms and the film the gates leave; what runs off a rack is caught for the next piece or lost; then what sticks, the
- * reserve, and the water that boils off, pan by pan.
+ * Pieces by closed forms at the thickness asked; what runs off a rack is caught for the next piece or lost; then what sticks, the reserve,
+ * and the water that boils off, pan by pan.
  *
  * @param jobs with the gates of each
  * @param making pan, heat and losses
- * @param flowOf the flow of a formula at a job's work, once there is one
+ * @param densityKgM3 of the formula, once there is one: jars and films are filled by volume
  * @returns g
  */
 export function batchSize(
   jobs: readonly { readonly job: Job; readonly gates: readonly JobGate[] }[],
   making: Making,
-  flowOf: (index: number) => FilmFlow | undefined = () => undefined,
+  densityKgM3 = BRIEF_DENSITY,
 ): BatchSize {
   let variance = 0;
-  const amounts = jobs.map(({ job, gates }, index): JobAmount => {
-    const { mm, sd } = extentOf(job, gates, flowOf(index));
-    const eachG = portionGrams(job.portion, job.sizes, mm, job.sides, BRIEF_DENSITY);
+  const amounts = jobs.map(({ job, gates }): JobAmount => {
+    const { mm } = job;
+    const sd = extentSd(job, gates);
+    const eachG = portionGrams(job.portion, job.sizes, mm, job.sides, densityKgM3);
     const usedG = job.count * eachG;
     const { runsOff } = JOB_FACTS[job.use];
     const poured = runsOff / (1 - runsOff);
@@ -143,7 +154,7 @@ export function batchSize(
   const reserveG = (neededG * making.reservePercent) / 100;
   const finishedG = (neededG + reserveG) / (1 - making.bowlPercent / 100);
   const bowlG = finishedG - neededG - reserveG;
-  const panG = panHolds(making);
+  const panG = panHolds(making, densityKgM3);
   const each = neededG > 0 ? boiledOffInPan(making) : 0;
   const pans = pansFor(finishedG, making);
   const evaporationG = pans * each;
@@ -159,4 +170,28 @@ export function batchSize(
     panG,
     pans,
   };
+}
+
+/**
+ * How many pieces a finished batch makes: {@link batchSize} read backwards, all jobs in the proportion they were asked for.
+ *
+ * @param finishedG g as it leaves the stove, 0 or more
+ * @returns pieces of each job, whole ones; none where not even one of each comes out
+ */
+export function piecesOf(
+  jobs: readonly { readonly job: Job; readonly gates: readonly JobGate[] }[],
+  making: Making,
+  finishedG: number,
+  densityKgM3 = BRIEF_DENSITY,
+): number[] {
+  const needs = (factor: number) =>
+    batchSize(
+      jobs.map(({ job, gates }) => ({ job: { ...job, count: job.count * factor }, gates })),
+      making,
+      densityKgM3,
+    ).finishedG;
+  // What a batch needs rises with its pieces in a straight line; what runs off a rack once does not.
+  const once = needs(0);
+  const factor = Math.max((finishedG - once) / Math.max(needs(1) - once, 1e-9), 0);
+  return jobs.map(({ job }) => Math.floor(job.count * factor + 1e-6));
 }

@@ -142,6 +142,27 @@ export const PORTION_KINDS = {
     sided: false,
     volumeMl: (size) => of(size, 'each') * (1 - of(size, 'headspace') / 100),
   },
+  tub: {
+    fields: [
+      { ...EACH_ML, usual: 500 },
+      { key: 'headspace', unit: '%', least: 0, most: 50, usual: 4 },
+    ],
+    sided: false,
+    volumeMl: (size) => of(size, 'each') * (1 - of(size, 'headspace') / 100),
+  },
+  scoopful: {
+    fields: [{ ...EACH_ML, most: 200, usual: 12 }],
+    sided: false,
+    volumeMl: (size) => of(size, 'each'),
+  },
+  board: {
+    fields: [
+      { key: 'guests', unit: '', least: 1, most: 500, usual: 8 },
+      { ...EACH_ML, usual: 25 },
+    ],
+    sided: false,
+    volumeMl: (size) => of(size, 'guests') * of(size, 'each'),
+  },
   millilitres: { fields: [EACH_ML], sided: false, volumeMl: (size) => of(size, 'each') },
   grams: { fields: [EACH_G], sided: false, massG: (size) => of(size, 'each') },
 } as const satisfies Record<string, PortionKind>;

@@ -27,6 +27,8 @@ export type Edit =
   | { readonly type: 'remove'; readonly key: string }
   | { readonly type: 'move'; readonly key: string; readonly to: number }
   | { readonly type: 'scale'; readonly totalGrams: number }
+  /** the pan and its brief for other numbers of pieces */
+  | { readonly type: 'pieces'; readonly totalGrams: number; readonly counts: readonly number[] }
   | {
       readonly type: 'balanced';
       /** by row */
@@ -126,6 +128,16 @@ function scaleTo(draft: FormulaDraft, wanted: number): FormulaDraft {
   };
 }
 
+/** The brief for other numbers of pieces. */
+function withCounts(draft: FormulaDraft, counts: readonly number[]): FormulaDraft {
+  const { brief } = draft;
+  if (!brief) return draft;
+  return {
+    ...draft,
+    brief: { ...brief, jobs: brief.jobs.map((job, i) => ({ ...job, count: counts[i] ?? job.count })) },
+  };
+}
+
 /** Lets locks, limits and gates go. */
 function loosen(draft: FormulaDraft, things: readonly Loosening[]): FormulaDraft {
   const has = (kind: Loosening['kind'], of: string | number) =>
@@ -172,6 +184,8 @@ export function applyEdit(draft: FormulaDraft, edit: Edit): FormulaDraft {
       return moveLine(draft, edit.key, edit.to);
     case 'scale':
       return scaleTo(draft, edit.totalGrams);
+    case 'pieces':
+      return withCounts(scaleTo(draft, edit.totalGrams), edit.counts);
     case 'balanced':
       return {
         ...draft,
@@ -204,7 +218,9 @@ function markOf(edit: Edit): string | undefined {
   if (edit.type === 'grams' || edit.type === 'limits' || edit.type === 'form') return `${edit.type} ${edit.key}`;
   if (edit.type === 'gateEdge') return `gateEdge ${edit.gate} ${edit.edge}`;
   if (edit.type === 'shiftGate') return `shiftGate ${edit.moment}`;
-  return edit.type === 'name' || edit.type === 'scale' || edit.type === 'mapped' ? edit.type : undefined;
+  return edit.type === 'name' || edit.type === 'scale' || edit.type === 'pieces' || edit.type === 'mapped'
+    ? edit.type
+    : undefined;
 }
 
 /** The one reducer of the open formula, with undo. */

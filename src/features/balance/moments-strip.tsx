@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { firstIceC } from '@/core/keep/freezing';
 import type { MomentReading, Prediction } from '@/core/predict/formula';
 import { momentTests } from '@/core/predict/moment-tests';
 import type { State } from '@/core/predict/state';
@@ -85,6 +86,11 @@ export function MomentsStrip({
               <p className="read text-center text-[0.85rem] text-mute">{size}</p>
               <p className={`font-head text-[1.1rem] font-semibold ${isMissed ? 'text-off' : ''}`}>{word}</p>
               <p className="text-[13px] text-mute">like {nearestLandmark(state.flow.resistancePa)}</p>
+              {moment.temperatureC <= firstIceC(state.waterActivity) && (
+                <p className="text-[13px] text-near">
+                  freezes from {celsius(firstIceC(state.waterActivity))}: below that the numbers end
+                </p>
+              )}
               <button
                 type="button"
                 className="min-h-11 text-[13px] font-medium text-enamel"

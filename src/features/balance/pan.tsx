@@ -25,6 +25,7 @@ import { CompositionBar } from './composition-bar';
 import { totalGrams, yieldGrams } from './formula-draft';
 import { isChocolate, isLiquid } from './kinds';
 import { PanRow } from './pan-row';
+import { PiecesField } from './pieces-field';
 import { STAGE_WORDS } from './stage-words';
 import type { OpenFormula } from './use-formula';
 
@@ -154,6 +155,7 @@ export function Pan({
           </select>
         </div>
       </div>
+      {predicted && <PiecesField draft={draft} prediction={predicted.prediction} edit={edit} pause={pause} />}
       {draft.lines.length === 0 ? (
         <p className="py-6 text-mute">
           The pan is empty. Add the chocolate first, then what it is loosened with, then the small things.

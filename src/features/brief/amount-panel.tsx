@@ -1,8 +1,13 @@
+import { useState } from 'react';
 import type { Brief } from '@/core/brief/brief';
 import type { JobUse } from '@/core/brief/job';
+import { piecesFrom } from '@/core/brief/plan';
 import type { BatchSize } from '@/core/yields/batch-size';
-import { grams } from '@/ui/format';
+import { grams, gramsPlain } from '@/ui/format';
 import { JOB_WORDS } from '@/ui/job-words';
+import { NumberField } from '@/ui/number-field';
+import { GRAMS } from '@/ui/parse-amount';
+import { makesWords } from './brief-words';
 import { UseDrawing } from './use-drawings';
 
 /** Between a number and its unit: it never breaks there. */
@@ -11,6 +16,46 @@ const NARROW = '\u202f';
 /** Where what runs off goes. */
 const RUN_OFF_WORDS: Readonly<Partial<Record<JobUse, string>>> = { nap: 'onto the plate', roll: 'sticking to hands' };
 
+/** The amount read backwards: what so many grams make. */
+function FromGrams({
+  brief,
+  densityKgM3,
+  onCounts,
+}: {
+  brief: Brief;
+  densityKgM3: number | undefined;
+  onCounts: (counts: readonly number[]) => void;
+}) {
+  const [have, setHave] = useState<number | undefined>();
+  const counts = have === undefined ? undefined : piecesFrom(brief, have, densityKgM3);
+  return (
+    <div className="mt-1 flex flex-wrap items-center gap-x-2 text-[13.5px]" data-testid="from-grams">
+      <span>What do</span>
+      <NumberField
+        label="Grams at hand"
+        value={have}
+        optional
+        placeholder="900"
+        rules={{ ...GRAMS, least: 1 }}
+        write={gramsPlain}
+        onValue={setHave}
+        className="w-[112px]"
+      />
+      <span>make?</span>
+      {counts && have !== undefined && (
+        <>
+          <strong>{makesWords(brief, have, densityKgM3)}</strong>
+          {counts.every((count) => count >= 1) && (
+            <button type="button" className="min-h-11 font-medium text-enamel" onClick={() => onCounts(counts)}>
+              Make that many
+            </button>
+          )}
+        </>
+      )}
+    </div>
+  );
+}
+
 /** Whole grams above ten, rounded to what the doubt leaves. */
 function honest(g: number, doubtG: number): string {
   const step = doubtG > 400 ? 50 : doubtG > 40 ? 10 : doubtG > 8 ? 5 : 1;
@@ -18,7 +63,19 @@ function honest(g: number, doubtG: number): string {
 }
 
 /** How much to make, from what it comes, and in what pans. */
-export function AmountPanel({ brief, size }: { brief: Brief; size: BatchSize }) {
+export function AmountPanel({
+  brief,
+  size,
+  densityKgM3,
+  onCounts,
+}: {
+  brief: Brief;
+  size: BatchSize;
+  /** of the formula that is chosen; a usual one without it */
+  densityKgM3: number | undefined;
+  /** sets how many of each job */
+  onCounts: (counts: readonly number[]) => void;
+}) {
   const { finishedG, evaporationG, bowlG, reserveG, weighedG, doubtG, pans, panG } = size;
   const parts = [
     ...brief.jobs.map((job, i) => ({
@@ -105,6 +162,7 @@ export function AmountPanel({ brief, size }: { brief: Brief; size: BatchSize }) 
           </span>
         )}
       </p>
+      <FromGrams brief={brief} densityKgM3={densityKgM3} onCounts={onCounts} />
     </section>
   );
 }

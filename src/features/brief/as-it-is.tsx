@@ -1,16 +1,19 @@
+import type { Brief } from '@/core/brief/brief';
 import { grams } from '@/ui/format';
-import { missesWords } from './brief-words';
+import { makesWords, missesWords } from './brief-words';
 import type { PanAsItIs } from './pan-as-it-is';
 
 /** The choice to leave the grams alone, with what that comes to at the new gates. */
 export function AsItIs({
   massG,
   pan,
+  brief,
   isChosen,
   onChoose,
 }: {
   massG: number;
   pan: PanAsItIs | undefined;
+  brief: Brief;
   isChosen: boolean;
   onChoose: () => void;
 }) {
@@ -22,7 +25,8 @@ export function AsItIs({
       <span>
         <span className="font-semibold">The pan as it is</span>
         <span className={`block text-[13px] ${pan?.lands === false ? 'text-off' : 'text-mute'}`}>
-          {grams(massG)} g; no row is touched{pan && `: ${pan.lands ? '✓ lands' : `✕ ${missesWords(pan.misses)}`}`}
+          {grams(massG)} g{pan && `, makes ${makesWords(brief, pan.finishedG, pan.densityKgM3)}`}; no row is touched
+          {pan && `: ${pan.lands ? '✓ lands' : `✕ ${missesWords(pan.misses)}`}`}
         </span>
       </span>
     </label>

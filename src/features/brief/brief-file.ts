@@ -23,6 +23,7 @@ const USE_OF: Readonly<Record<JobUse, string>> = {
   cover: 'cover',
   roll: 'roll_truffle',
   cut: 'cut_squares',
+  spoon: 'spoon_cold',
   whip: 'whip',
 };
 
@@ -40,7 +41,7 @@ export function whatFor({ jobs: [job] }: Brief): string {
 }
 
 /** What a formula takes over from a brief: its gates, moments and amount, never its grams. */
-export function targetsOf(brief: Brief, { targets, size }: BriefPlan, evaporationG: number) {
+export function targetsOf(brief: Brief, { targets, size }: Pick<BriefPlan, 'targets' | 'size'>, evaporationG: number) {
   const [first] = brief.jobs;
   return {
     use: first && USE_OF[first.use],
@@ -72,6 +73,6 @@ export function newFormula(
     lines: start?.lines ?? [],
     ingredients: own?.ingredients ?? {},
     process: start?.process ?? own?.process ?? DEFAULT_PROCESS,
-    ...targetsOf(brief, plan, start?.evaporationG ?? plan.size.evaporationG),
+    ...targetsOf(brief, { ...plan, size: start?.size ?? plan.size }, start?.evaporationG ?? plan.size.evaporationG),
   };
 }

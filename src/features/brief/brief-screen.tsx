@@ -3,7 +3,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { withBenchChanges } from '@/core/brief/bench-changes';
-import { planBrief } from '@/core/brief/plan';
+import { briefSize, planBrief } from '@/core/brief/plan';
 import type { Ingredient } from '@/formats/ingredient';
 import type { OwnFormula, Start } from '@/kitchen/brief-answers';
 import { Button, Key } from '@/ui/button';
@@ -63,7 +63,7 @@ export function BriefScreen({
   );
   const open = useBrief(start, `dark-pour:brief:${of ? `${of.id}${isFor ? ':for' : ''}` : 'new'}`);
   const { brief } = open;
-  const plan = useMemo(() => planBrief(brief), [brief]);
+  const general = useMemo(() => planBrief(brief), [brief]);
   const shelf = useMemo(() => ({ formulas, ingredients }), [formulas, ingredients]);
   const larder = useMemo(() => new Map(ingredients.map((each) => [each.id, each])), [ingredients]);
   const proposals = useProposals(brief, of?.id, shelf);
@@ -73,8 +73,16 @@ export function BriefScreen({
   const chosen = starts.find(({ id }) => id === picked) ?? (picked === AS_IT_IS ? undefined : starts[0]);
   const chosenFile = formulas.find(({ id }) => id === chosen?.id)?.file;
 
-  const pan = useMemo(() => (belongs ? panAsItIs(of.file, plan, larder) : undefined), [belongs, of, plan, larder]);
+  const pan = useMemo(
+    () => (belongs ? panAsItIs(of.file, general, larder) : undefined),
+    [belongs, of, general, larder],
+  );
   const drawn = picked === AS_IT_IS ? pan : chosen;
+  // Jars and coats are filled by volume: the amount is that of what is chosen, by its own density.
+  const plan = useMemo(
+    () => ({ ...general, size: drawn && 'size' in drawn ? drawn.size : briefSize(brief, drawn?.densityKgM3) }),
+    [general, drawn, brief],
+  );
   const { busy, fault, open: openBench } = useOpenBench({ of: belongs ? of : undefined, open, plan });
   const openChosen = () => void openBench(picked === AS_IT_IS ? 'asItIs' : chosen, chosenFile);
   useHotkeys('mod+enter', openChosen, { enableOnFormTags: true, preventDefault: true });
@@ -96,7 +104,7 @@ export function BriefScreen({
 
         <aside className="border-rule bg-sheet md:border-l">
           <div className="thin-scroll px-5 pt-4 pb-6 md:sticky md:top-0 md:max-h-screen md:overflow-y-auto">
-            <AmountPanel brief={brief} size={plan.size} />
+            <AmountPanel brief={brief} size={plan.size} densityKgM3={drawn?.densityKgM3} onCounts={open.counts} />
             <div className="mt-2">
               <BriefCurve
                 targets={plan.targets}
@@ -128,6 +136,7 @@ export function BriefScreen({
               <AsItIs
                 massG={of.file.lines.reduce((sum, line) => sum + line.grams, 0)}
                 pan={pan}
+                brief={brief}
                 isChosen={picked === AS_IT_IS}
                 onChoose={() => setPicked(AS_IT_IS)}
               />
@@ -138,7 +147,6 @@ export function BriefScreen({
               stopped={proposals.stopped}
               fault={proposals.fault}
               larder={larder}
-              batchKg={plan.size.weighedG / 1000}
               chosen={chosen?.id}
               onChoose={setPicked}
               onStop={proposals.stop}

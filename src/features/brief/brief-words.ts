@@ -1,11 +1,14 @@
+import type { Brief } from '@/core/brief/brief';
 import type { Exclusion } from '@/core/brief/exclusion';
 import type { Job, Slope } from '@/core/brief/job';
 import { type JobGate, nozzleMm } from '@/core/brief/job-gates';
+import { piecesFrom } from '@/core/brief/plan';
 import type { Role } from '@/core/brief/stock';
 import { handLimit } from '@/core/flow/piping';
 import type { PortionKey } from '@/core/yields/portions';
 import { momentTitle } from '@/ui/cook-words';
 import { celsius, listed, stress } from '@/ui/format';
+import { jobThings } from '@/ui/job-words';
 
 /** How a way of saying how much is named in the sentence. */
 export const PORTION_WORDS: Readonly<Record<PortionKey, string>> = {
@@ -26,6 +29,9 @@ export const PORTION_WORDS: Readonly<Record<PortionKey, string>> = {
   ball: 'by the scoop',
   biscuit: 'round',
   jar: 'in jars',
+  tub: 'in tubs',
+  scoopful: 'by the scoopful',
+  board: 'for boards',
   millilitres: 'by volume',
   grams: 'by weight',
 };
@@ -48,6 +54,7 @@ export const SIZE_WORDS: Readonly<Record<string, string>> = {
   each: 'each',
   nozzle: 'tip',
   headspace: 'left free',
+  guests: 'guests,',
 };
 
 export const ROLE_WORDS: Readonly<Record<Role, string>> = {
@@ -83,6 +90,12 @@ export function missesWords(moments: readonly string[]): string {
   return `misses ${momentList(moments)}`;
 }
 
+/** How many pieces so many grams make: `41 éclairs and 12 plates`. */
+export function makesWords(brief: Brief, finishedG: number, densityKgM3?: number): string {
+  const counts = piecesFrom(brief, finishedG, densityKgM3);
+  return listed(brief.jobs.map((job, i) => jobThings({ ...job, count: counts[i] ?? 0 })));
+}
+
 /** Why a gate is where it is, in a cook's words with the figure behind it. */
 export function reasonOf({ why, needsPa }: JobGate, job: Job): string {
   const mm = `${Math.round(job.mm * 10) / 10}\u202fmm`;
@@ -113,6 +126,8 @@ export function reasonOf({ why, needsPa }: JobGate, job: Job): string {
       return 'It must part under the knife and keep its edge.';
     case 'bites':
       return 'It must hold its shape and still bite softly.';
+    case 'spoons':
+      return 'From the jar a spoon must go in and come out with some on it.';
     case 'loosens':
       return 'Cold, it must take air: loose enough for the whisk, thick enough to hold it. How much air is not predicted.';
   }

@@ -11,6 +11,9 @@ export interface PanAsItIs {
   readonly lands: boolean;
   /** names of the moments whose gates it misses */
   readonly misses: readonly string[];
+  readonly densityKgM3: number;
+  /** g that leave the stove */
+  readonly finishedG: number;
   readonly colour: string;
   readonly curve: { readonly temperatureC: readonly number[]; readonly resistancePa: readonly number[] };
 }
@@ -32,6 +35,8 @@ export function panAsItIs(
   return {
     lands: prediction.lands,
     misses: [...new Set(prediction.gates.filter((gate) => !gate.lands).map(({ moment }) => moment))],
+    densityKgM3: prediction.densityKgM3,
+    finishedG: prediction.massG,
     colour: chocolateColour(prediction.batch.mixture),
     curve: { temperatureC: Array.from(temperatureC), resistancePa: Array.from(resistancePa) },
   };

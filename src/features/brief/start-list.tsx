@@ -33,7 +33,6 @@ export function StartList({
   stopped,
   fault,
   larder,
-  batchKg,
   chosen,
   onChoose,
   onStop,
@@ -44,7 +43,6 @@ export function StartList({
   stopped: boolean;
   fault: string | undefined;
   larder: Larder;
-  batchKg: number;
   chosen: string | undefined;
   onChoose: (id: string) => void;
   onStop: () => void;
@@ -110,7 +108,9 @@ export function StartList({
                   <span className="line-clamp-2 text-[12.5px] text-mute">{holds(start, larder)}</span>
                 </span>
                 <span className="read text-right text-[0.85rem] leading-tight">
-                  {start.costEurPerKg > 0 ? `${(start.costEurPerKg * batchKg).toFixed(2)}\u202f€` : ''}
+                  {start.costEurPerKg > 0
+                    ? `${((start.costEurPerKg * start.size.finishedG) / 1000).toFixed(2)}\u202f€`
+                    : ''}
                   {start.costEurPerKg > 0 && (
                     <span className="block text-[0.78rem] text-mute">{start.costEurPerKg.toFixed(2)}/kg</span>
                   )}

@@ -80,6 +80,8 @@ export function useBrief(start: Brief, place: string) {
     change,
     job: (index: number, next: Partial<Job>) =>
       change((now) => ({ ...now, jobs: now.jobs.map((job, i) => (i === index ? { ...job, ...next } : job)) })),
+    counts: (counts: readonly number[]) =>
+      change((now) => ({ ...now, jobs: now.jobs.map((job, i) => ({ ...job, count: counts[i] ?? job.count })) })),
     /** one more of the same use, for other pieces */
     more: (index: number) =>
       change((now) => {

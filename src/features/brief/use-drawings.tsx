@@ -118,6 +118,14 @@ const DRAWINGS: Readonly<Record<JobUse, ReactNode>> = {
       <rect x={41} y={26} width={13} height={13} fill={POUR} />
     </>
   ),
+  spoon: (
+    <>
+      {TABLE}
+      <path d="M18 14h24v22a4 4 0 0 1-4 4H22a4 4 0 0 1-4-4z" {...LINE} />
+      <path d="M18.5 22h23v14a3.5 3.5 0 0 1-3.5 3.5H22a3.5 3.5 0 0 1-3.5-3.5z" fill={POUR} />
+      <path d="M56 4L38 24q-4 5-7 2" {...LINE} strokeWidth={2.4} />
+    </>
+  ),
   whip: (
     <>
       <path d="M12 26h40l-6 15H18z" {...LINE} />

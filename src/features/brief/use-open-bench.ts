@@ -37,7 +37,8 @@ export function useOpenBench({ of, open, plan }: { of: StoredOf | undefined; ope
     if (replacesWhatStands(of.file, scaled)) await keepVersion(of.id, 'Before the brief', of.file);
     const boils = scaled?.evaporationG ?? of.file.yield?.evaporationGrams ?? 0;
     const lines = scaled?.lines ?? of.file.lines;
-    await keepOver(of.id, of.revision, { ...of.file, ...targetsOf(brief, plan, boils), lines });
+    const size = scaled?.size ?? plan.size;
+    await keepOver(of.id, of.revision, { ...of.file, ...targetsOf(brief, { ...plan, size }, boils), lines });
     return of.id;
   };
 

@@ -3,11 +3,11 @@ import { briefTargets } from '@/core/brief/brief-gates';
 import { exclusions } from '@/core/brief/exclusion';
 import { FAMILIES } from '@/core/brief/families';
 import { JOB_USES } from '@/core/brief/job';
-import { planBrief } from '@/core/brief/plan';
+import { briefSize, planBrief } from '@/core/brief/plan';
 import { compareProposals, judge, missOf, type Proposal } from '@/core/brief/proposals';
 import { startingPoints } from '@/core/brief/starting-points';
 import { bestFor, type Role } from '@/core/brief/stock';
-import { predictFormula } from '@/core/predict/formula';
+import { costOfLines, predictFormula } from '@/core/predict/formula';
 import { isFreeOf, RESTRICTIONS } from '@/core/swap/restrictions';
 import { resolveFormula } from '@/formats/resolve-formula';
 import { answersTo, type Start } from '@/kitchen/brief-answers';
@@ -121,7 +121,7 @@ describe('proposals', () => {
       jobOf('coat', { count: 48 }),
       jobOf('nap', { count: 6, portion: 'jar', sizes: { each: 200, headspace: 8 } }),
     ]);
-    const { targets, size } = planBrief(brief);
+    const { targets } = planBrief(brief);
     const { starts } = lastAnswer(brief);
     expect(starts.some(({ isOwn }) => isOwn)).toBe(true);
     expect(starts[0]?.lands).toBe(true);
@@ -139,7 +139,16 @@ describe('proposals', () => {
       );
       const prediction = predictFormula(formula);
       expect(prediction?.lands, start.name).toBe(start.lands);
-      expect((prediction?.massG ?? 0) / size.finishedG, start.name).toBeCloseTo(1, 2);
+      // The amount is that of its own density, and the panel beside it says the very grams it opens with.
+      expect((prediction?.massG ?? 0) / start.size.finishedG, start.name).toBeCloseTo(1, 2);
+      expect(start.size.weighedG).toBeCloseTo(
+        start.lines.reduce((sum, { grams }) => sum + grams, 0),
+        6,
+      );
+      expect(start.size.evaporationG).toBe(start.evaporationG);
+      const asked = briefSize(brief, start.densityKgM3).finishedG;
+      expect(start.size.finishedG / asked, start.name).toBeCloseTo(1, 1);
+      expect((prediction?.costEurPerKg ?? 0) * (prediction?.massG ?? 0)).toBeCloseTo(costOfLines(formula.lines), 6);
     }
   });
 

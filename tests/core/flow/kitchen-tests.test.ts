@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { filmThickness, spoonCoat, spoonLineHolds, yieldForCoat } from '@/core/flow/film';
+import { filmThickness, spoonCoat, yieldForCoat, yieldForSpoonLine } from '@/core/flow/film';
 import { HAND_LIMIT_PA, standingHeight, yieldToStand } from '@/core/flow/piping';
 import { spreadDiameter } from '@/core/flow/ring-spread';
 import { flowFromTwoSpreads, spreadMultiplier } from '@/core/flow/spread-inversion';
@@ -79,7 +79,12 @@ describe('the tests read backwards', () => {
   it('a line on the spoon is held by the yield stress, not by viscosity', () => {
     const thick = { apparentViscosityPaS: 5, yieldStressPa: 0.1, densityKgM3: 1100 };
     expect(spoonCoat(thick)).toBeGreaterThan(spoonCoat({ ...thick, apparentViscosityPaS: 0.1 }));
-    expect(spoonLineHolds(thick)).toBe(false);
-    expect(spoonLineHolds({ apparentViscosityPaS: 0.05, yieldStressPa: 12, densityKgM3: 1100 })).toBe(true);
+    // Worked out on paper: sqrt(0.1 × 0.05 / (1100 × 9.81 × 5)) = 0.304 mm, times 1100 × 9.81 = 3.28 Pa.
+    expect(yieldForSpoonLine({ plasticViscosityPaS: 0.1, densityKgM3: 1100 })).toBeCloseTo(3.28, 2);
+    for (const plasticViscosityPaS of [0.01, 0.03, 0.14]) {
+      const least = yieldForSpoonLine({ plasticViscosityPaS, densityKgM3: 1120 });
+      expect(least).toBeGreaterThan(0.9);
+      expect(least).toBeLessThan(4);
+    }
   });
 });

@@ -4,10 +4,11 @@ import { USUAL_MAKING } from '@/core/brief/brief';
 import { FILM_USES } from '@/core/brief/film-gates';
 import { JOB_USES, type Job } from '@/core/brief/job';
 import { BRIEF_DENSITY, jobGates } from '@/core/brief/job-gates';
-import { planBrief } from '@/core/brief/plan';
+import { briefSize, piecesFrom, planBrief } from '@/core/brief/plan';
 import { filmThickness } from '@/core/flow/film';
 import { batchSize, boiledOffInPan, jobFilm, panHolds } from '@/core/yields/batch-size';
 import { evaporationRate } from '@/core/yields/boiling';
+import { portionGrams } from '@/core/yields/portions';
 import { briefOf, jobOf } from '../../support/brief';
 
 const sized = (jobs: readonly Job[], making = USUAL_MAKING) =>
@@ -17,45 +18,81 @@ const sized = (jobs: readonly Job[], making = USUAL_MAKING) =>
   );
 
 describe('how much', () => {
-  it('reckons with the film the flow core gives inside the gates', () => {
+  it('takes the very thickness asked: 2 mm is 2 mm, whatever the gates let the film be', () => {
     for (const use of ['coat', 'glaze', 'nap', 'dip'] as const) {
-      const job = jobOf(use);
-      const { mm } = sized([job]).jobs[0] as { mm: number };
-      const film = (edge: 'low' | 'high') => {
-        const [eta, tau] = jobGates(job);
-        return filmThickness(
-          {
+      for (const mm of [1, 2, 3.3]) {
+        const job = jobOf(use, { mm });
+        expect(sized([job]).jobs[0]?.mm).toBe(mm);
+        expect(sized([job]).jobs[0]?.eachG).toBeCloseTo(
+          portionGrams(job.portion, job.sizes, mm, job.sides, BRIEF_DENSITY),
+          9,
+        );
+        // The film inside the gates is the doubt about it.
+        const film = (edge: 'low' | 'high') => {
+          const [eta, tau] = jobGates(job);
+          const flow = {
             apparentViscosityPaS: eta?.[edge] ?? 0,
             yieldStressPa: tau?.[edge] ?? 0,
             densityKgM3: BRIEF_DENSITY,
-          },
-          FILM_USES[use].sideM,
-          FILM_USES[use].stopsS,
-        );
-      };
-      expect(mm, use).toBeGreaterThan(film('low'));
-      expect(mm, use).toBeLessThan(film('high'));
-      expect(mm / job.mm, use).toBeGreaterThan(0.75);
-      expect(mm / job.mm, use).toBeLessThan(1.35);
+          };
+          return filmThickness(flow, FILM_USES[use].sideM, FILM_USES[use].stopsS);
+        };
+        expect(mm).toBeGreaterThan(0.9 * film('low'));
+        expect(mm).toBeLessThan(film('high'));
+      }
     }
+    // On paper: an éclair of 13 × 3 cm, half of it above the line, 61.3 cm²; 2 mm over it, 12.25 ml, 14.1 g.
+    expect(sized([jobOf('coat', { count: 1 })]).jobs[0]?.eachG).toBeCloseTo(14.09, 1);
   });
 
-  it('reckons with the formula’s own film once there is one', () => {
-    const job = jobOf('coat', { count: 10 });
-    const flow = { apparentViscosityPaS: 3, yieldStressPa: 8, densityKgM3: 1120 };
-    const size = batchSize([{ job, gates: jobGates(job) }], USUAL_MAKING, () => flow);
-    expect(size.jobs[0]?.mm).toBeCloseTo(filmThickness(flow, 0.02, 8), 12);
-    expect(jobFilm(job, 'coat', flow)).toBeCloseTo(filmThickness(flow, 0.02, 8), 12);
-    expect(size.doubtG).toBeLessThan(sized([job]).doubtG);
+  it('fills by volume: a denser formula takes more grams, a portion by weight does not', () => {
+    const jar = jobOf('spoon', { portion: 'jar', sizes: { each: 200, headspace: 8 }, count: 10 });
+    const at = (job: Job, densityKgM3: number) =>
+      batchSize([{ job, gates: jobGates(job) }], USUAL_MAKING, densityKgM3).jobs[0]?.usedG;
+    expect(at(jar, 1200)).toBeCloseTo(10 * 184 * 1.2, 9);
+    expect(at(jar, 1080)).toBeCloseTo(10 * 184 * 1.08, 9);
+    const weighed = jobOf('spoon', { portion: 'grams', sizes: { each: 50 }, count: 10 });
+    expect(at(weighed, 1200)).toBe(500);
+    expect(at(weighed, 1080)).toBe(500);
   });
 
-  it('a gate that is let go changes nothing of the amount; one that is moved does', () => {
+  it('counts tubs, boards and scoopfuls', () => {
+    const each = (job: Job) => (1000 * (sized([job]).jobs[0]?.eachG ?? 0)) / BRIEF_DENSITY;
+    expect(each(jobOf('pool', { portion: 'tub', sizes: { each: 500, headspace: 4 } }))).toBeCloseTo(480, 9);
+    expect(each(jobOf('nap', { portion: 'board', sizes: { guests: 12, each: 30 } }))).toBeCloseTo(360, 9);
+    expect(each(jobOf('roll', { portion: 'scoopful', sizes: { each: 12 } }))).toBeCloseTo(12, 9);
+  });
+
+  it('a gate that is moved or let go changes nothing of the amount, only of the doubt', () => {
     const job = jobOf('coat', { count: 40 });
-    const without = (key: string) => sized([{ ...job, overruled: { [key]: {} } }]).finishedG;
-    expect(without('work.yieldStressPa')).toBeCloseTo(sized([job]).finishedG, 9);
-    expect(without('work.apparentViscosityPaS')).toBeCloseTo(sized([job]).finishedG, 9);
-    const stiffer = { ...job, overruled: { 'work.yieldStressPa': { low: 20, high: 40 } } };
-    expect(sized([stiffer]).finishedG).toBeGreaterThan(1.2 * sized([job]).finishedG);
+    const with_ = (overruled: Job['overruled']) => sized([{ ...job, overruled }]);
+    const changes: Job['overruled'][] = [
+      { 'work.yieldStressPa': {} },
+      { 'work.apparentViscosityPaS': {} },
+      { 'work.yieldStressPa': { low: 20, high: 40 } },
+    ];
+    for (const overruled of changes) {
+      expect(with_(overruled).finishedG).toBeCloseTo(sized([job]).finishedG, 9);
+    }
+    expect(with_({ 'work.apparentViscosityPaS': { low: 0.5, high: 20 } }).doubtG).toBeGreaterThan(sized([job]).doubtG);
+  });
+
+  it('law: what a batch makes is what it was made for', () => {
+    fc.assert(
+      fc.property(
+        fc.uniqueArray(fc.constantFrom(...JOB_USES), { minLength: 1, maxLength: 4 }),
+        fc.integer({ min: 1, max: 300 }),
+        fc.integer({ min: 900, max: 1300 }),
+        (uses, count, densityKgM3) => {
+          const brief = briefOf(uses.map((use) => jobOf(use, { count })));
+          const { finishedG } = briefSize(brief, densityKgM3);
+          expect(piecesFrom(brief, finishedG, densityKgM3)).toEqual(uses.map(() => count));
+          // One gram short is one piece short, and nothing makes nothing.
+          expect(piecesFrom(brief, finishedG - 0.1, densityKgM3)[0]).toBe(count - 1);
+          expect(piecesFrom(brief, 0, densityKgM3)).toEqual(uses.map(() => 0));
+        },
+      ),
+    );
   });
 
   it('a film runs further down a higher cake, and its gate asks for more', () => {
