@@ -152,6 +152,7 @@ CASES.push(
       while (!drawing.next().done);
     },
   },
+  { name: 'balance with a margin, 10 ingredients', aimUs: 60_000, run: () => balanceFor(ten, 'close') },
   { name: 'balance with a goal: cheapest', aimUs: 300_000, run: () => balanceFor(ten, 'cheapest') },
   { name: 'swap, 10 ingredients', aimUs: 150_000, run: () => swap(ten, new Map([[1, lighterCream]])) },
   {

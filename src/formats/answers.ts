@@ -1,4 +1,5 @@
-import { type BalanceResult, balance } from '@/core/balance/balance';
+import { balanceFor } from '@/core/balance/goal';
+import type { BalanceResult } from '@/core/balance/result';
 import { componentGrams } from '@/core/matter/mixing';
 import { type Prediction, predictFormula } from '@/core/predict/formula';
 import type { FormulaFile } from './formula-file';
@@ -77,5 +78,5 @@ function balanceAnswer(file: FormulaFile, result: BalanceResult) {
  */
 export function answerBalance(file: FormulaFile, larder: LarderComposition) {
   if (!file.lines.some((line) => line.grams > 0)) throw new FormulaFileError(EMPTY_PAN);
-  return balanceAnswer(file, balance(resolveFormula(file, larder)));
+  return balanceAnswer(file, balanceFor(resolveFormula(file, larder), 'close'));
 }

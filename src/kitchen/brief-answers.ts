@@ -17,6 +17,8 @@ export interface Start {
   /** one of the kitchen's formulas; otherwise a family built from the larder */
   readonly isOwn: boolean;
   readonly lands: boolean;
+  /** that every gate lands, 0-1 */
+  readonly chance: number;
   readonly moved: number;
   readonly change: number;
   /** names of the gates' moments it misses */
@@ -60,13 +62,14 @@ const ownFirst = (a: Proposal<Source>, b: Proposal<Source>) =>
 
 const thinned = (values: Float64Array) => Array.from(values).filter((_, i) => i % CURVE_STEP === 0);
 
-function startOf({ of, grams, prediction, lands, moved, change }: Proposal<Source>): Start {
+function startOf({ of, grams, prediction, lands, chance, moved, change }: Proposal<Source>): Start {
   const curve = resistanceCurve(prediction.batch, RESTED_H);
   return {
     id: of.id,
     name: of.name,
     isOwn: of.own !== undefined,
     lands,
+    chance,
     moved,
     change,
     misses: [...new Set(prediction.gates.filter((gate) => !gate.lands).map((gate) => gate.moment))],

@@ -1,12 +1,16 @@
 import { expose } from 'comlink';
-import type { BalanceResult } from '@/core/balance/balance';
 import { type BalanceGoal, balanceFor } from '@/core/balance/goal';
+import type { BalanceResult } from '@/core/balance/result';
 import { fillings, type Measurable, type MeasureSystem } from '@/core/matter/measures';
 import type { Formula } from '@/core/predict/formula';
+import { monteCarlo } from '@/core/predict/monte-carlo';
 import { type Substitute, swap } from '@/core/swap/swap';
 
 /** What a balance came to, as far as the screen needs it. */
-export type BalanceAnswer = Pick<BalanceResult, 'status' | 'grams' | 'change' | 'inTheWay'>;
+export interface BalanceAnswer extends Pick<BalanceResult, 'status' | 'grams' | 'change' | 'inTheWay'> {
+  /** that every gate lands, before and after, 0-1 */
+  readonly chance: readonly [before: number, after: number];
+}
 
 /** What a swap came to, as far as the screen needs it. */
 export interface SwapAnswer {
@@ -29,6 +33,9 @@ export interface BalanceRequest {
   readonly freeTotal: boolean;
 }
 
+/** As the bench draws it once the pan rests. */
+const chanceOf = (formula: Formula) => monteCarlo(formula, { restedHours: 24, seed: 1, draws: 1000 }).chance;
+
 const door = {
   balance(formula: Formula, { goal, household, freeTotal }: BalanceRequest): BalanceAnswer {
     const fillable =
@@ -37,8 +44,8 @@ const door = {
         const measured = household.lines[line];
         return measured && fillings(measured.measurable, grams, household.system, measured.form);
       });
-    const { status, grams, change, inTheWay } = balanceFor(formula, goal, { fillable, freeTotal });
-    return { status, grams, change, inTheWay };
+    const { status, grams, change, inTheWay, formula: after } = balanceFor(formula, goal, { fillable, freeTotal });
+    return { status, grams, change, inTheWay, chance: [chanceOf(formula), chanceOf(after)] };
   },
 
   swap(formula: Formula, substitutes: ReadonlyMap<number, Substitute>): SwapAnswer {

@@ -22,7 +22,7 @@ describe('a formula on its card', () => {
     for (const file of lanternMillFormulas()) {
       const card = summarise(stored(file), larder);
       const prediction = predictFormula(resolveFormula(file, larder));
-      expect(card.predicted?.lands, file.name).toBe(prediction?.lands);
+      expect(card.predicted?.standing !== 'misses', file.name).toBe(prediction?.lands);
       expect(card.predicted?.missed).toBe(prediction?.gates.filter((gate) => !gate.lands).length);
       expect(card.predicted?.gates).toBe(file.gates.length);
       expect(card.batchG).toBeCloseTo(

@@ -1,9 +1,10 @@
 import type { Formula } from '../predict/formula';
 import { predictFormula } from '../predict/formula';
 import { type Doubt, monteCarlo } from '../predict/monte-carlo';
-import { type BalanceOptions, type BalanceResult, balance, sizeOfChange } from './balance';
+import { type BalanceOptions, balance } from './balance';
 import type { Gate } from './gates';
 import type { GateQuantity } from './quantities';
+import { type BalanceResult, sizeOfChange } from './result';
 
 /** What a balance is after, beside landing. */
 export const BALANCE_GOALS = ['close', 'cheapest', 'leastSugar', 'bestShine', 'mostRobust'] as const;
@@ -99,7 +100,7 @@ function mostRobust(formula: Formula, landed: BalanceResult): BalanceResult {
 }
 
 /**
- * Brings a formula through its gates with a goal: the least change, or beside landing the lowest cost, the least sugar, the best shine, or the
+ * Brings a formula through its gates with a goal: the least change for the chance to land, or beside landing the lowest cost, the least sugar, the best shine, or the
  * highest chance to land. Beside landing, rows stay between half and twice what they are. When it cannot land, the nearest is given as by
  * {@link balance}.
  *
@@ -108,7 +109,7 @@ function mostRobust(formula: Formula, landed: BalanceResult): BalanceResult {
  * @param options as of {@link balance}; household measures only for the goal `close`
  */
 export function balanceFor(formula: Formula, goal: BalanceGoal, options: BalanceOptions = {}): BalanceResult {
-  const landed = balance(formula, options);
+  const landed = balance(formula, { ...options, margin: goal === 'close' });
   if (goal === 'close' || landed.status !== 'lands') return landed;
   switch (goal) {
     case 'cheapest':

@@ -1,8 +1,9 @@
 import { COMPONENT_COUNT } from '../matter/components';
 import { boilOff } from '../matter/mixing';
+import { usualHistory } from '../matter/process';
 import { costOfLines, type Formula } from '../predict/formula';
 import type { Moment } from '../predict/moments';
-import { prepareBatch, stateAt } from '../predict/state';
+import { flowAt, prepareBatch, stateAt } from '../predict/state';
 import { momentOf } from './gates';
 import { onScale, quantityOf } from './quantities';
 
@@ -11,6 +12,9 @@ const REACH_TIMES = 3;
 const REACH_SHARE_OF_BATCH = 0.35;
 /** Part of the batch added to a line's grams where its change is measured, so that small lines are not frozen. */
 export const CHANGE_SHARE_OF_BATCH = 0.02;
+
+/** °C at which a formula's standing is read. */
+const WARM_C = 40;
 
 /** One edge of a gate as the solver sees it: `sign * (reading - edge)` must be 0 or more. */
 export interface Edge {
@@ -37,6 +41,8 @@ export interface BalanceProblem {
   readonly equalities: readonly { readonly row: readonly number[]; readonly equals: number }[];
   /** every gate's quantity at y, on its scale and weighted */
   readings(y: readonly number[]): Float64Array;
+  /** how the formula stands warm, before anything moves */
+  standing(): { readonly waterContinuous: number; readonly seizing: number };
   readonly formula: Formula;
 }
 
@@ -78,12 +84,16 @@ function tieRows(formula: Formula, free: readonly number[], scale: readonly numb
  * Sets a formula up for the solver.
  *
  * @param formula with mass above 0
- * @param options `inward` moves every band's edges in by this many weighted ln units (at most a quarter of the band) so that
- * rounding keeps them; `freeTotal` lets the batch grow or shrink
+ * @param options `inward` moves every band's edges in by this many weighted ln units, all alike or gate by gate, so that rounding keeps them
+ * or a margin is left (at most `mostOfBand` of a band from either edge, a quarter when left out); `freeTotal` lets the batch grow or shrink
  */
 export function balanceProblem(
   formula: Formula,
-  options: { inward: number; freeTotal?: boolean | undefined },
+  options: {
+    inward: number | readonly number[];
+    mostOfBand?: number | undefined;
+    freeTotal?: boolean | undefined;
+  },
 ): BalanceProblem {
   const batchG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
   const free = freeLines(formula);
@@ -108,8 +118,9 @@ export function balanceProblem(
     const at = (edge: number) => (gate.weight ?? 1) * onScale(gate.quantity, edge);
     const low = gate.low ? at(gate.low) : undefined;
     const high = gate.high === undefined ? undefined : at(gate.high);
-    const inward =
-      low !== undefined && high !== undefined ? Math.min(options.inward, (high - low) / 4) : options.inward;
+    const wanted = typeof options.inward === 'number' ? options.inward : (options.inward[index] ?? 0);
+    const most = low !== undefined && high !== undefined ? (high - low) * (options.mostOfBand ?? 0.25) : wanted;
+    const inward = Math.min(wanted, most);
     if (low !== undefined) edges.push({ gate: index, sign: 1, at: low + inward });
     if (high !== undefined) edges.push({ gate: index, sign: -1, at: high - inward });
   });
@@ -126,6 +137,11 @@ export function balanceProblem(
     edges,
     equalities: options.freeTotal ? tied : [{ row: scale, equals: 0 }, ...tied],
     formula,
+    standing() {
+      const batch = prepareBatch(boilOff(base.slice(), formula.evaporationG ?? 0), formula.process);
+      const { phases, seizing } = flowAt(batch, WARM_C, usualHistory(WARM_C));
+      return { waterContinuous: phases.waterContinuous, seizing };
+    },
     readings(y) {
       grams.set(base);
       let cost = baseCost;

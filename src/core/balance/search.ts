@@ -242,7 +242,8 @@ export interface Found {
 
 /**
  * Looks for the least change from several starts: where the formula stands, then, if a gate still fails, scattered ones. A seized or nearly
- * inverted start sits behind a hump, so one start is not enough.
+ * inverted start sits behind a hump, so one start is not enough. What lands far off is looked for from more starts, since least squares may
+ * have led into the farther of two landings; what cannot land is told after the first.
  *
  * @param starts how many starts at most, 1 or more
  */
@@ -260,15 +261,71 @@ export function search(problem: BalanceProblem, starts: number): Found {
     const start = attempt === 0 ? origin : ontoEqualities(problem, scattered(problem, attempt, random));
     if (!start) continue;
     const close = leastSquares(problem, start, 40);
+    if (attempt === 0 && isHopeless(problem, close)) return { landing: undefined, nearest: close };
     const point = leastChange(problem, close, 40);
-    if (passes(point)) {
-      const fromOrigin = attempt === 0 ? point : leastChange(problem, point, 40);
-      return { landing: fromOrigin, nearest: undefined };
-    }
+    if (passes(point)) return { landing: nearer(problem, point, origin, attempt, starts), nearest: undefined };
     const sum = (p: Point) => p.clearance.reduce((total, c) => total + (c < 0 ? c * c : 0), DAMPING * p.change);
     if (!nearest || sum(close) < sum(nearest)) nearest = close;
   }
   return { landing: undefined, nearest };
+}
+
+/** Weighted ln units by which least squares may miss and a search is still worth its time. */
+const HOPE = 0.3;
+
+/**
+ * Whether least squares already misses by so much that no start will land: the reasons are worth more than a longer search. Not so behind the hump of a
+ * formula that is seized or nearly inverted, where the first start tells nothing.
+ */
+function isHopeless(problem: BalanceProblem, close: Point): boolean {
+  if (Math.min(...close.clearance) > -HOPE) return false;
+  const { waterContinuous, seizing } = problem.standing();
+  return waterContinuous > BEHIND_A_HUMP.waterContinuous && (1 - waterContinuous) * seizing < BEHIND_A_HUMP.seizing;
+}
+
+const BEHIND_A_HUMP = { waterContinuous: 0.9, seizing: 0.2 } as const;
+
+/** Changes (roots of the sum of y²) from which a landing may be a far one of several, and from which it is a hard case. */
+const FAR = 0.16;
+const HARD = 0.6;
+const HARD_STARTS = 3;
+
+/** A landing within this factor of what one straight step would take is no far one. */
+const NEARLY = 1.1;
+
+/** Sum of y² of one straight step from the origin that passes every gate to first order; nothing where there is none. */
+function leastAtOnce(problem: BalanceProblem, origin: readonly number[]): number | undefined {
+  const point = look(problem, origin);
+  const model = { slope: slopes(problem, point), clearance: point.clearance };
+  const plan = planStep(problem, origin, model, { penalty: LAST_PENALTY, trust: FIRST_REACH });
+  if (!plan || plan.slackLeft > TOUCHING) return 0;
+  return dot(plus(origin, plan.step), plus(origin, plan.step));
+}
+
+const FIRST_REACH = 3;
+
+/** Of a landing and those found from other starts the one of least change: straight from the origin, and for hard cases from scattered ones. */
+function nearer(
+  problem: BalanceProblem,
+  landing: Point,
+  origin: readonly number[],
+  attempt: number,
+  starts: number,
+): Point {
+  let best = attempt === 0 ? landing : leastChange(problem, landing, 40);
+  const tryFrom = (start: readonly number[] | undefined) => {
+    if (!start) return;
+    const point = leastChange(problem, look(problem, start), 40);
+    if (isBetter(point, best)) best = point;
+  };
+  const atOnce = Math.sqrt(best.change) > FAR ? leastAtOnce(problem, origin) : undefined;
+  if (atOnce === undefined || best.change <= NEARLY * atOnce) return best;
+  tryFrom(origin);
+  if (starts > 1 && (attempt > 0 || Math.sqrt(best.change) > HARD)) {
+    const random = seededNumbers(20260118);
+    for (let k = 1; k <= HARD_STARTS; k++) tryFrom(ontoEqualities(problem, scattered(problem, k, random)));
+  }
+  return best;
 }
 
 /** A start away from the formula: half scaled at random, half anywhere in the bounds. */

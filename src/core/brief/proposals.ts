@@ -1,6 +1,7 @@
 import { balance } from '../balance/balance';
 import { onScale } from '../balance/quantities';
 import { type Formula, type Prediction, predictFormula } from '../predict/formula';
+import { linearChance } from '../predict/linear-chance';
 
 /** Something a brief could start from. */
 export interface Candidate<Of> {
@@ -15,6 +16,8 @@ export interface Proposal<Of> {
   readonly grams: readonly number[];
   readonly prediction: Prediction;
   readonly lands: boolean;
+  /** that every gate lands, 0-1 */
+  readonly chance: number;
   /** rows that moved, and how far in the sum of their relative changes squared */
   readonly moved: number;
   readonly change: number;
@@ -43,6 +46,7 @@ function asItStands<Of>({ of, formula }: Candidate<Of>, prediction: Prediction):
     grams: formula.lines.map((line) => line.grams),
     prediction,
     lands: prediction.lands,
+    chance: linearChance(formula, prediction).chance,
     moved: 0,
     change: 0,
     miss: missOf(prediction),
@@ -50,12 +54,19 @@ function asItStands<Of>({ of, formula }: Candidate<Of>, prediction: Prediction):
 }
 
 function balanced<Of>({ of, formula }: Candidate<Of>): Proposal<Of> {
-  const { grams, prediction, change, status } = balance(formula, { explain: false, starts: STARTS });
+  const {
+    grams,
+    formula: moved,
+    prediction,
+    change,
+    status,
+  } = balance(formula, { explain: false, starts: STARTS, margin: true });
   return {
     of,
     grams,
     prediction,
     lands: status === 'lands',
+    chance: linearChance(moved, prediction).chance,
     moved: grams.filter((g, i) => Math.abs(g - (formula.lines[i]?.grams ?? 0)) > 0.05).length,
     change,
     miss: missOf(prediction),

@@ -1,16 +1,16 @@
 import { readGate } from '../balance/gates';
 import { type GateQuantity, quantityOf } from '../balance/quantities';
-import { SLOW_STIR } from '../flow/casson';
 import { COMPONENT_COUNT } from '../matter/components';
 import type { ThermalHistory } from '../matter/process';
 import { normalQuantile } from '../normal';
 import { normalNumbers, seededNumbers } from '../random';
 import { type Climate, climateAt } from './climate';
 import { curveClimates } from './curve';
-import { flowDoubt, type ModelDoubt, modelDoubt } from './doubt';
+import { modelDoubt } from './doubt';
 import { costOfLines, type Formula, finishedComponents } from './formula';
 import { inputDoubts } from './input-doubt';
-import { type Flow, flowIn, prepareBatch, type State, stateIn } from './state';
+import { offFlow, offState } from './model-error';
+import { flowIn, prepareBatch, stateIn } from './state';
 import { reallyAt, type Thermometer, thermometerSd, USUAL_THERMOMETER } from './thermometer';
 
 /** Where eight batches in ten fall. */
@@ -102,42 +102,6 @@ function asRead(
 ): readonly Climate[] {
   const sd = thermometerSd(temperatureC, thermometer);
   return READING_ERRORS.map((z) => climateAt(temperatureC + sd * z, reallyAt(history, sd * z)));
-}
-
-/** How far off the model is in one draw, in standard deviations. */
-interface ModelError {
-  readonly warm: number;
-  readonly gel: number;
-  readonly cold: number;
-  readonly waterActivity: number;
-  readonly shine: number;
-}
-
-/** A flow as it would really be if the model were off by this much. */
-function offFlow(flow: Flow, doubt: ModelDoubt, error: ModelError) {
-  const by = flowDoubt(flow, doubt);
-  const plasticViscosityPaS = flow.plasticViscosityPaS * Math.exp(by.viscosityByWarm * error.warm);
-  const yieldStressPa =
-    flow.yieldStressPa *
-    Math.exp(by.yieldByWarm * error.warm + by.yieldByGel * error.gel + by.yieldByCold * error.cold);
-  const root = Math.sqrt(yieldStressPa) + Math.sqrt(SLOW_STIR * plasticViscosityPaS);
-  return {
-    plasticViscosityPaS,
-    yieldStressPa,
-    resistancePa: root * root,
-    apparentViscosityPaS: (root * root) / SLOW_STIR,
-  };
-}
-
-/** A state as it would really be if the model were off by this much. */
-function offState(state: State, doubt: ModelDoubt, error: ModelError): State {
-  const odds = (state.shine / (100 - state.shine)) * Math.exp(doubt.shine * error.shine);
-  return {
-    ...state,
-    flow: { ...state.flow, ...offFlow(state.flow, doubt, error) },
-    waterActivity: Math.min(Math.max(state.waterActivity + doubt.waterActivity * error.waterActivity, 0), 1),
-    shine: (100 * odds) / (1 + odds),
-  };
 }
 
 /**

@@ -1,10 +1,12 @@
 import type { GateReading } from '@/core/balance/gates';
 import type { Obstacle } from '@/core/balance/obstacles';
+import { standingOf } from '@/core/balance/standing';
 import type { Prediction } from '@/core/predict/formula';
 import { Button, Key } from '@/ui/button';
 import { momentTitle } from '@/ui/cook-words';
-import { grams } from '@/ui/format';
+import { grams, percent } from '@/ui/format';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
+import { STANDING_WORDS } from '@/ui/standing-words';
 import type { FormulaDraft } from './formula-draft';
 import type { BalanceOutcome } from './use-balance';
 
@@ -13,6 +15,9 @@ const LOOSEN_WORDS: Record<Obstacle['enough'], string> = {
   together: 'Letting all of these go is enough, nothing less is:',
   no: 'Even letting three at a time go is not enough; these stand in the way:',
 };
+
+/** What is said of a proposal, by its standing. */
+const WOULD = { lands: 'This would land:', justLands: 'This would just land:', misses: '' } as const;
 
 /** An obstacle as a cook would say it, and what letting it go is called. */
 function obstacleWords(obstacle: Obstacle, nameOf: (ingredient: string) => string): readonly [string, string] {
@@ -53,7 +58,8 @@ export function ProposalCard(props: ProposalProps) {
   if (proposal.status === 'lands' && proposal.change === 0) {
     return (
       <p role="status" className="mb-2 rounded-lg bg-enamel-wash px-3 py-2 text-[13.5px]" data-testid="outcome">
-        It lands already; nothing to move.
+        It {STANDING_WORDS[standingOf(true, proposal.chance[0])]} already, {percent(proposal.chance[0])} likely; nothing
+        that moves would be worth its grams.
       </p>
     );
   }
@@ -66,7 +72,14 @@ export function ProposalCard(props: ProposalProps) {
       }`}
       data-testid="outcome"
     >
-      <p className="font-semibold">{lands ? 'This would land:' : 'It cannot land as things stand.'}</p>
+      <p className="font-semibold">
+        {lands ? WOULD[standingOf(true, proposal.chance[1])] : 'It cannot land as things stand.'}
+      </p>
+      {lands && (
+        <p data-testid="chances">
+          Chance to land {percent(proposal.chance[0])} → <strong>{percent(proposal.chance[1])}</strong>
+        </p>
+      )}
       {!lands && <InTheWay {...props} />}
       {proposal.change > 0 && (
         <>

@@ -1,9 +1,11 @@
 'use client';
 
 import { BALANCE_GOALS, type BalanceGoal } from '@/core/balance/goal';
+import { standingOf } from '@/core/balance/standing';
 import type { Prediction } from '@/core/predict/formula';
 import type { Doubt } from '@/core/predict/monte-carlo';
 import { Button, Key } from '@/ui/button';
+import { STANDING_WORDS } from '@/ui/standing-words';
 import type { FormulaDraft } from './formula-draft';
 import { ProposalCard } from './proposal-card';
 import type { Balancing } from './use-balancing';
@@ -58,7 +60,7 @@ export function VerdictHead({
           </span>
         ))}
       </p>
-      {prediction.gates.length > 0 && <Chance doubt={doubt} />}
+      {prediction.gates.length > 0 && <Chance lands={prediction.lands} doubt={doubt} />}
       <div className="mt-2 mb-1 flex gap-1.5">
         <Button
           look="primary"
@@ -132,13 +134,16 @@ function whatMoves(draft: FormulaDraft, prediction: Prediction, nameOf: (ingredi
 }
 
 /** How many of a hundred such batches would land, all doubts together. */
-function Chance({ doubt }: { doubt: Doubt | undefined }) {
+function Chance({ lands, doubt }: { lands: boolean; doubt: Doubt | undefined }) {
   return (
     <p className="mt-2 flex items-baseline gap-2" data-testid="chance">
       <span className={`read text-[1.35rem] ${doubt ? '' : 'text-mute'}`}>
         {doubt ? `${Math.round(100 * doubt.chance)}\u202f%` : '…'}
       </span>
-      <span className="text-[13px] leading-tight text-mute">chance to land: scale, packs and the model in doubt</span>
+      <span className="text-[13px] leading-tight text-mute">
+        {doubt && <strong className="text-ink">{STANDING_WORDS[standingOf(lands, doubt.chance)]}</strong>} · chance to
+        land: scale, packs, probe and the model in doubt
+      </span>
     </p>
   );
 }

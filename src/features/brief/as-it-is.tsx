@@ -1,5 +1,6 @@
 import type { Brief } from '@/core/brief/brief';
 import { grams } from '@/ui/format';
+import { likelyWords, STANDING_MARKS } from '@/ui/standing-words';
 import { makesWords, missesWords } from './brief-words';
 import type { PanAsItIs } from './pan-as-it-is';
 
@@ -24,9 +25,10 @@ export function AsItIs({
       <input type="radio" name="start" className="sr-only" checked={isChosen} onChange={onChoose} />
       <span>
         <span className="font-semibold">The pan as it is</span>
-        <span className={`block text-[13px] ${pan?.lands === false ? 'text-off' : 'text-mute'}`}>
+        <span className={`block text-[13px] ${pan?.standing === 'misses' ? 'text-off' : 'text-mute'}`}>
           {grams(massG)} g{pan && `, makes ${makesWords(brief, pan.finishedG, pan.densityKgM3)}`}; no row is touched
-          {pan && `: ${pan.lands ? '✓ lands' : `✕ ${missesWords(pan.misses)}`}`}
+          {pan &&
+            `: ${STANDING_MARKS[pan.standing]} ${pan.standing === 'misses' ? missesWords(pan.misses) : likelyWords(pan.standing, pan.chance)}`}
         </span>
       </span>
     </label>

@@ -1,6 +1,8 @@
+import { type Standing, standingOf } from '@/core/balance/standing';
 import type { BriefPlan } from '@/core/brief/plan';
 import { resistanceCurve } from '@/core/predict/curve';
 import { predictFormula } from '@/core/predict/formula';
+import { linearChance } from '@/core/predict/linear-chance';
 import { chocolateColour } from '@/core/shine/colour';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
@@ -8,7 +10,9 @@ import { resolveFormula } from '@/formats/resolve-formula';
 
 /** How a formula's own pan stands to the gates of a brief, with no row touched. */
 export interface PanAsItIs {
-  readonly lands: boolean;
+  readonly standing: Standing;
+  /** that every gate lands, 0-1 */
+  readonly chance: number;
   /** names of the moments whose gates it misses */
   readonly misses: readonly string[];
   readonly densityKgM3: number;
@@ -29,11 +33,14 @@ export function panAsItIs(
   const isKnown = (id: string) => Object.hasOwn(file.ingredients, id) || larder.has(id);
   if (!file.lines.every(({ ingredient }) => isKnown(ingredient))) return undefined;
   const gates = targets.gates.map(({ gate }) => gate);
-  const prediction = predictFormula({ ...resolveFormula(file, larder), moments: targets.moments, gates });
+  const formula = { ...resolveFormula(file, larder), moments: targets.moments, gates };
+  const prediction = predictFormula(formula);
   if (!prediction) return undefined;
+  const { chance } = linearChance(formula, prediction);
   const { temperatureC, resistancePa } = resistanceCurve(prediction.batch, RESTED_H);
   return {
-    lands: prediction.lands,
+    standing: standingOf(prediction.lands, chance),
+    chance,
     misses: [...new Set(prediction.gates.filter((gate) => !gate.lands).map(({ moment }) => moment))],
     densityKgM3: prediction.densityKgM3,
     finishedG: prediction.massG,

@@ -1,5 +1,6 @@
 'use client';
 
+import { standingOf } from '@/core/balance/standing';
 import { allergenWords } from '@/kitchen/allergen-sentences';
 import type { Answer, Start } from '@/kitchen/brief-answers';
 import type { Larder } from '@/kitchen/known-item';
@@ -7,14 +8,16 @@ import { panContents } from '@/kitchen/pan-contents';
 import { momentTitle } from '@/ui/cook-words';
 import { grams, hours, significant } from '@/ui/format';
 import { Puddle } from '@/ui/puddle';
+import { likelyWords, STANDING_MARKS } from '@/ui/standing-words';
 import { missesWords, momentList, ROLE_WORDS } from './brief-words';
 
 /** What a start does, in a line. */
 function standing(start: Start): string {
   if (start.lands) {
-    if (start.moved === 0) return 'lands, nothing moves';
+    const word = likelyWords(standingOf(true, start.chance), start.chance);
+    if (start.moved === 0) return `${word}; nothing moves`;
     const far = start.change < 0.05 ? 'a little' : start.change < 0.6 ? '' : 'far';
-    return `lands, moves ${start.moved} ${start.moved === 1 ? 'row' : 'rows'}${far && ` ${far}`}`;
+    return `${word}; moves ${start.moved} ${start.moved === 1 ? 'row' : 'rows'}${far && ` ${far}`}`;
   }
   return missesWords(start.misses);
 }
@@ -101,8 +104,7 @@ export function StartList({
                 <span className="min-w-0 flex-1 leading-tight">
                   <span className="line-clamp-2 font-semibold">{start.name}</span>
                   <span className={`block text-[13px] ${start.lands ? 'text-mute' : 'text-off'}`}>
-                    {start.lands ? '✓ ' : '✕ '}
-                    {standing(start)}
+                    {STANDING_MARKS[standingOf(start.lands, start.chance)]} {standing(start)}
                     {!start.isOwn && ' · from the larder'}
                   </span>
                   <span className="line-clamp-2 text-[12.5px] text-mute">{holds(start, larder)}</span>

@@ -1,8 +1,10 @@
 import { Archive, ArchiveRestore, CalendarPlus, Copy, Trash2 } from 'lucide-react';
 import Link from 'next/link';
+import type { Standing as StandingWord } from '@/core/balance/standing';
 import { Button } from '@/ui/button';
 import { grams } from '@/ui/format';
 import { Puddle } from '@/ui/puddle';
+import { likelyWords } from '@/ui/standing-words';
 import type { FormulaSummary } from './formula-summary';
 
 /** A formula at a glance: its drawn colour and puddle, what it is for, how much, and whether it lands. */
@@ -74,21 +76,30 @@ export function FormulaCard({
   );
 }
 
-/** Whether it lands: a round mark with a tick, a diamond with how many gates it misses. */
+const STANDING_LOOKS: Readonly<Record<StandingWord, string>> = {
+  lands: 'text-enamel',
+  justLands: 'text-near',
+  misses: 'text-off',
+};
+
+/** How it stands: a round mark where it lands, a half one where it just does, a diamond with how many gates it misses. */
 function Standing({ predicted }: Pick<FormulaSummary, 'predicted'>) {
   if (!predicted) return <span className="flex-1 text-mute">nothing to judge yet</span>;
   if (predicted.gates === 0) return <span className="flex-1 text-mute">no gates set</span>;
-  const { lands, missed, gates } = predicted;
+  const { standing, chance, missed, gates } = predicted;
   return (
-    <span className={`flex flex-1 items-center gap-2 font-semibold ${lands ? 'text-enamel' : 'text-off'}`}>
-      <svg viewBox="0 0 16 16" className="size-3.5" aria-hidden="true">
-        {lands ? (
-          <circle cx={8} cy={8} r={6} fill="none" stroke="currentColor" strokeWidth={3} />
-        ) : (
+    <span className={`flex flex-1 items-center gap-2 font-semibold ${STANDING_LOOKS[standing]}`}>
+      <svg viewBox="0 0 16 16" className="size-3.5 shrink-0" aria-hidden="true">
+        {standing === 'misses' ? (
           <path d="M8 1 L15 8 L8 15 L1 8 Z" fill="none" stroke="currentColor" strokeWidth={2.6} />
+        ) : (
+          <>
+            <circle cx={8} cy={8} r={6} fill="none" stroke="currentColor" strokeWidth={3} />
+            {standing === 'justLands' && <rect x={0} y={8} width={16} height={8} fill="var(--color-sheet)" />}
+          </>
         )}
       </svg>
-      {lands ? 'lands ✓' : `misses ${missed} of ${gates} gates`}
+      {standing === 'misses' ? `misses ${missed} of ${gates} gates` : likelyWords(standing, chance)}
     </span>
   );
 }

@@ -1,4 +1,6 @@
+import { type Standing, standingOf } from '@/core/balance/standing';
 import { findUse } from '@/core/balance/uses';
+import { linearChance } from '@/core/predict/linear-chance';
 import { chocolateColour } from '@/core/shine/colour';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
@@ -23,7 +25,9 @@ export interface FormulaSummary {
         readonly colour: string;
         readonly shine: number;
         readonly plateDiameterMm: number;
-        readonly lands: boolean;
+        readonly standing: Standing;
+        /** that every gate lands, 0-1 */
+        readonly chance: number;
         readonly gates: number;
         readonly missed: number;
       }
@@ -35,7 +39,9 @@ export interface FormulaSummary {
 /** Sums a formula up for the list: its colour, its puddle at the pour and whether it lands. */
 export function summarise({ id, file, archived, baseId }: StoredFormula, larder: Larder): FormulaSummary {
   const names = file.lines.map(({ ingredient }) => itemOf(file, larder, ingredient)?.name);
-  const prediction = names.includes(undefined) ? undefined : predictPan(keyed(file), larder)?.prediction;
+  const predicted = names.includes(undefined) ? undefined : predictPan(keyed(file), larder);
+  const prediction = predicted?.prediction;
+  const chance = predicted && prediction ? linearChance(predicted.formula, predicted.prediction).chance : 0;
   const jobs = file.brief?.jobs.map((job) => JOB_WORDS[job.use].name).join(', ');
   const use = jobs ?? findUse(file.use)?.name ?? file.use ?? 'No use set';
   const atPour = prediction?.moments.find(({ moment }) => moment.name === 'pour') ?? prediction?.moments[0];
@@ -53,7 +59,8 @@ export function summarise({ id, file, archived, baseId }: StoredFormula, larder:
       colour: chocolateColour(prediction.batch.mixture),
       shine: atPour?.state.shine ?? prediction.asKept.shine,
       plateDiameterMm: atPour?.plateDiameterMm ?? 50,
-      lands: prediction.lands,
+      standing: standingOf(prediction.lands, chance),
+      chance,
       gates: prediction.gates.length,
       missed: prediction.gates.filter((gate) => !gate.lands).length,
     },

@@ -26,9 +26,24 @@ function toStored({ position: _, revision, ...row }: Row): StoredIngredient {
   return { ...readStored(ingredientSchema, row, `“${row.name}”`), revision };
 }
 
+/** Ingredients read before, by database: a row that has not changed since is not read a second time. */
+const readBefore = new WeakMap<Database, Map<string, StoredIngredient>>();
+
+/** {@link toStored} for a whole larder, which every page asks for. */
+function allStored(db: Database, rows: readonly Row[]): StoredIngredient[] {
+  const before = readBefore.get(db);
+  const now = new Map<string, StoredIngredient>();
+  for (const row of rows) {
+    const known = before?.get(row.id);
+    now.set(row.id, known?.revision === row.revision ? known : toStored(row));
+  }
+  readBefore.set(db, now);
+  return [...now.values()];
+}
+
 /** All ingredients of the larder, in its order. */
 export async function listIngredients(db: Database): Promise<StoredIngredient[]> {
-  return (await db.select().from(ingredients).orderBy(asc(ingredients.position), asc(ingredients.name))).map(toStored);
+  return allStored(db, await db.select().from(ingredients).orderBy(asc(ingredients.position), asc(ingredients.name)));
 }
 
 /** One ingredient. */
@@ -56,6 +71,7 @@ export async function refreshTypical(db: Database, starting: readonly Ingredient
         .where(and(eq(ingredients.id, id), eq(ingredients.origin, 'typical')));
     }
   });
+  readBefore.delete(db);
 }
 
 async function isNameTaken(db: Database, name: string, exceptId: string): Promise<boolean> {

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { balance, sizeOfChange } from '@/core/balance/balance';
+import { balance } from '@/core/balance/balance';
 import type { Gate } from '@/core/balance/gates';
 import { reachOf } from '@/core/balance/problem';
+import { sizeOfChange } from '@/core/balance/result';
 import { roundToScale, scaleStep } from '@/core/balance/rounding';
 import { findUse, USES } from '@/core/balance/uses';
 import { fillings } from '@/core/matter/measures';
