@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { GATE_QUANTITIES } from '@/core/balance/quantities';
 import { usualHistory } from '@/core/matter/process';
+import { MOMENT_ROLES, type MomentRole } from '@/core/predict/moment-role';
+import type { Moment } from '@/core/predict/moments';
 
 /** A name that must be there. */
 export const name = (longest: number) =>
@@ -20,9 +22,20 @@ const hours = z
   .min(0, 'must be 0 h or more')
   .max(10_000, 'must be at most 10 000 h');
 
+/** Names that meant a role before moments had one. */
+const ROLE_OF_NAME: Readonly<Record<string, MomentRole>> = {
+  pan: 'pan',
+  pour: 'pour',
+  bench: 'bench',
+  fridge: 'fridge',
+  served: 'eat',
+};
+
 export const momentSchema = z
   .object({
     name: name(40),
+    /** what the moment is for; told by its name in older files, else by its temperature and time */
+    role: z.enum(MOMENT_ROLES, { error: `must be one of ${MOMENT_ROLES.join(', ')}` }).optional(),
     temperatureC,
     history: z
       .array(z.tuple([hours, temperatureC], { error: 'must be [hours, °C]' }).readonly())
@@ -31,10 +44,13 @@ export const momentSchema = z
       .readonly()
       .optional(),
   })
-  .transform((moment) => ({
-    ...moment,
-    history: moment.history ?? usualHistory(moment.temperatureC),
-  }));
+  .transform(
+    ({ role, history, ...moment }): Moment => ({
+      ...moment,
+      role: role ?? (Object.hasOwn(ROLE_OF_NAME, moment.name) ? ROLE_OF_NAME[moment.name] : undefined),
+      history: history ?? usualHistory(moment.temperatureC),
+    }),
+  );
 
 export const gateSchema = z
   .object({

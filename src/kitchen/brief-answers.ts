@@ -2,6 +2,7 @@ import { planBrief } from '@/core/brief/plan';
 import { compareProposals, judge, type Proposal } from '@/core/brief/proposals';
 import type { MissingPart } from '@/core/brief/starting-points';
 import { resistanceCurve } from '@/core/predict/curve';
+import { atThePour } from '@/core/predict/moment-role';
 import { chocolateColour } from '@/core/shine/colour';
 import type { BatchSize } from '@/core/yields/batch-size';
 import type { ScaledBatch } from '@/core/yields/scaling';
@@ -81,7 +82,7 @@ function startOf({ of, grams, prediction, lands, chance, moved, change }: Propos
     scaled: of.scaled,
     densityKgM3: prediction.densityKgM3,
     colour: chocolateColour(prediction.batch.mixture),
-    shine: prediction.moments[1]?.state.shine ?? prediction.asKept.shine,
+    shine: atThePour(prediction.moments)?.state.shine ?? prediction.asKept.shine,
     costEurPerKg: prediction.costEurPerKg,
     alcoholPercentVol: prediction.alcoholPercentVol,
     puddles: prediction.moments.map(({ moment, plateDiameterMm }) => ({

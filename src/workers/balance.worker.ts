@@ -1,9 +1,10 @@
 import { expose } from 'comlink';
 import { type BalanceGoal, balanceFor } from '@/core/balance/goal';
-import type { BalanceResult } from '@/core/balance/result';
+import { type BalanceResult, sizeOfChange } from '@/core/balance/result';
 import { fillings, type Measurable, type MeasureSystem } from '@/core/matter/measures';
-import type { Formula } from '@/core/predict/formula';
+import { type Formula, predictFormula } from '@/core/predict/formula';
 import { monteCarlo } from '@/core/predict/monte-carlo';
+import { keepCurve } from '@/core/swap/keep-curve';
 import { type Substitute, swap } from '@/core/swap/swap';
 
 /** What a balance came to, as far as the screen needs it. */
@@ -16,6 +17,12 @@ export interface BalanceAnswer extends Pick<BalanceResult, 'status' | 'grams' | 
 export interface SwapAnswer {
   /** g of every line */
   readonly grams: readonly number[];
+  /** ln within which the resistance stays at every moment; nothing when the curve cannot be kept */
+  readonly within: number | undefined;
+}
+
+/** A flow that was kept as it was. */
+export interface KeepAnswer extends BalanceAnswer {
   /** ln within which the resistance stays at every moment; nothing when the curve cannot be kept */
   readonly within: number | undefined;
 }
@@ -46,6 +53,24 @@ const door = {
       });
     const { status, grams, change, inTheWay, formula: after } = balanceFor(formula, goal, { fillable, freeTotal });
     return { status, grams, change, inTheWay, chance: [chanceOf(formula), chanceOf(after)] };
+  },
+
+  keep(reference: Formula, formula: Formula): KeepAnswer {
+    const before = predictFormula({ ...reference, moments: formula.moments, gates: formula.gates });
+    if (!before) throw new RangeError('There is no flow to keep: the pan was empty.');
+    const { formula: kept, within } = keepCurve(before, formula);
+    const grams = kept.lines.map((line) => line.grams);
+    return {
+      status: within === undefined ? 'nearest' : 'lands',
+      grams,
+      change: sizeOfChange(
+        formula.lines.map((line) => line.grams),
+        grams,
+      ),
+      inTheWay: [],
+      chance: [chanceOf(formula), chanceOf(kept)],
+      within,
+    };
   },
 
   swap(formula: Formula, substitutes: ReadonlyMap<number, Substitute>): SwapAnswer {

@@ -19,7 +19,10 @@ const demo = new Map(lanternMillFormulas().map((file) => [file.name, file]));
 const gloss = demo.get('Millrace éclair gloss') as FormulaFile;
 let keys = 0;
 const open = (file: FormulaFile) => draftOf(file, () => `k${keys++}`);
-const start = (file: FormulaFile): DraftHistory => ({ past: [], present: open(file), future: [], mark: undefined });
+const start = (file: FormulaFile): DraftHistory => {
+  const present = open(file);
+  return { past: [], present, future: [], mark: undefined, reference: present };
+};
 const predict = (file: FormulaFile) => {
   const prediction = predictFormula(resolveFormula(file, larder));
   if (!prediction) throw new Error('empty pan');

@@ -12,6 +12,7 @@ import {
   totalGrams,
   yieldGrams,
 } from '@/features/balance/formula-draft';
+import { changedRows, flowsOtherwise, heldPan } from '@/features/balance/keep-flow';
 import { forPieces } from '@/features/balance/pieces-field';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';
 import { keyed, type Predicted, predictPan } from '@/kitchen/known-pan';
@@ -39,7 +40,10 @@ const opened = (): FormulaDraft => {
   const keys = [...KEYS];
   return draftOf(file, () => keys.shift() as string);
 };
-const history = (): DraftHistory => ({ past: [], present: opened(), future: [], mark: undefined });
+const history = (): DraftHistory => {
+  const present = opened();
+  return { past: [], present, future: [], mark: undefined, reference: present };
+};
 
 const key = fc.constantFrom(...KEYS);
 const amount = fc.double({ min: 0, max: 5000, noNaN: true });
@@ -194,5 +198,61 @@ describe('a pan scaled by its pieces', () => {
 
   it('without a brief counts nothing', () => {
     expect(forPieces({ ...draft, brief: undefined }, predict(feast), 10)).toBeUndefined();
+  });
+});
+
+describe('keeping the flow', () => {
+  const reference = keyed(
+    readFormula(
+      rawFile([
+        ['dark-couverture-60', 200],
+        ['cream-35', 200],
+        ['sugar-caster', 20],
+      ]),
+    ),
+  );
+  const withLiqueur = {
+    ...reference,
+    lines: [...reference.lines, { key: 'new', ingredient: 'orange-liqueur-40', grams: 30, locked: false }],
+  };
+  const now = (pan: typeof reference) => predictPan(pan, larder) as Predicted;
+
+  it('is offered when an edit moved the flow, not when nothing did', () => {
+    expect(flowsOtherwise(now(reference), reference, larder)).toBe(false);
+    expect(flowsOtherwise(now(withLiqueur), reference, larder)).toBe(true);
+  });
+
+  it('holds what was put in or changed, and lets the rest move', () => {
+    expect([...changedRows(withLiqueur, reference)]).toEqual(['new']);
+    const more = applyEdit(withLiqueur, { type: 'grams', key: 'row-2', grams: 40 });
+    expect([...changedRows(more, reference)]).toEqual(['row-2', 'new']);
+    const all = applyEdit(more, { type: 'scale', totalGrams: 900 });
+    expect([...changedRows(all, reference)]).toEqual(['new']);
+    expect(heldPan(more, reference, larder).formula.lines.map(({ locked }) => locked)).toEqual([
+      false,
+      false,
+      true,
+      true,
+    ]);
+  });
+
+  it('the reference is the pan as opened, or as last balanced; rows that ended at nothing leave', () => {
+    let history: DraftHistory = { past: [], present: reference, future: [], mark: undefined, reference };
+    history = reduceDraft(history, { type: 'edit', edit: { type: 'grams', key: 'row-0', grams: 210 } });
+    expect(history.reference).toBe(reference);
+    history = reduceDraft(history, {
+      type: 'edit',
+      edit: {
+        type: 'balanced',
+        grams: new Map([
+          ['row-2', 0],
+          ['row-1', 230],
+        ]),
+      },
+    });
+    expect(history.present.lines.map(({ key }) => key)).toEqual(['row-0', 'row-1']);
+    expect(history.reference).toBe(history.present);
+    history = reduceDraft(history, { type: 'undo' });
+    expect(history.present.lines).toHaveLength(3);
   });
 });

@@ -1,5 +1,6 @@
 import type { Formula } from '../predict/formula';
 import { predictFormula } from '../predict/formula';
+import { atThePour } from '../predict/moment-role';
 import { type Doubt, monteCarlo } from '../predict/monte-carlo';
 import { type BalanceOptions, balance } from './balance';
 import type { Gate } from './gates';
@@ -45,8 +46,7 @@ function asAsked(formula: Formula, grams: readonly number[]): BalanceResult | un
 
 /** Pushes one quantity down (or up) as far as the gates let it: a gate on it is tightened by halving. */
 function push(formula: Formula, landed: BalanceResult, quantity: GateQuantity, down: boolean): BalanceResult {
-  const [first] = formula.moments;
-  const moment = formula.moments.find(({ name }) => name === 'pour') ?? first;
+  const moment = atThePour(landed.prediction.moments)?.moment;
   if (!moment) return landed;
   const read = (result: BalanceResult) => {
     const probe = predictFormula({ ...result.formula, gates: [{ moment: moment.name, quantity, low: 0, high: 1e9 }] });

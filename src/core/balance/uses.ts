@@ -2,9 +2,6 @@ import { usualHistory } from '../matter/process';
 import type { Moment } from '../predict/moments';
 import type { Gate } from './gates';
 
-/** Names of the four moments every use looks at. */
-export const MOMENT_NAMES = ['pan', 'pour', 'bench', 'fridge'] as const;
-
 /** A job a sauce, ganache or glaze can have, with the moments to look at and the gates that make it fit. */
 export interface Use {
   readonly id: string;
@@ -21,10 +18,10 @@ const PAN_C = 60;
 /** The usual four moments: hot in the pan, at the pour, set on the bench, out of the fridge. */
 function fourMoments(pourC: number, benchC: number, fridgeC: number): Moment[] {
   return [
-    { name: 'pan', temperatureC: PAN_C, history: usualHistory(PAN_C) },
-    { name: 'pour', temperatureC: pourC, history: usualHistory(pourC) },
-    { name: 'bench', temperatureC: benchC, history: usualHistory(benchC) },
-    { name: 'fridge', temperatureC: fridgeC, history: [[12, fridgeC]] },
+    { name: 'pan', role: 'pan', temperatureC: PAN_C, history: usualHistory(PAN_C) },
+    { name: 'pour', role: 'pour', temperatureC: pourC, history: usualHistory(pourC) },
+    { name: 'bench', role: 'bench', temperatureC: benchC, history: usualHistory(benchC) },
+    { name: 'fridge', role: 'fridge', temperatureC: fridgeC, history: [[12, fridgeC]] },
   ];
 }
 

@@ -1,4 +1,5 @@
 import type { Gate } from '../balance/gates';
+import { roleOf } from '../predict/moment-role';
 import type { Moment } from '../predict/moments';
 import type { Brief, Wishes } from './brief';
 import type { Job } from './job';
@@ -28,7 +29,7 @@ export interface BriefTargets {
   readonly asked: readonly AskedGate[];
 }
 
-const PAN: Moment = { name: 'pan', temperatureC: 60, history: [[0.3, 60]] };
+const PAN: Moment = { name: 'pan', role: 'pan', temperatureC: 60, history: [[0.3, 60]] };
 
 /** What the moment of a job's work is called: the first warm one is the pour. */
 const WORK_NAMES: Readonly<Record<Job['use'], string>> = {
@@ -72,7 +73,8 @@ function momentFor(job: Job, at: JobMoment, kitchenC: number, moments: Moment[])
   const isFirstServed = !moments.some((moment) => moment.name === SERVED);
   const eaten = isFirstServed ? SERVED : `${WORK_NAMES[job.use]}, ${SERVED}`;
   const name = freeName(at === 'eat' ? eaten : WORK_NAMES[job.use], moments);
-  const moment: Moment = { name, temperatureC, history };
+  const role = at === 'eat' ? 'eat' : roleOf({ temperatureC, history });
+  const moment: Moment = { name, role: role === 'pan' ? 'pour' : role, temperatureC, history };
   moments.push(moment);
   return moment;
 }

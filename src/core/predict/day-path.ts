@@ -1,70 +1,59 @@
+import type { ThermalHistory } from '../matter/process';
 import { climateAt } from './climate';
+import { roleOf } from './moment-role';
 import type { Moment } from './moments';
 import { type Batch, flowIn } from './state';
 
-/** The resistance along the day, from the pan to the plate. */
-export interface DayPath {
-  /** h since the pan, rising */
+/** What happens to a batch after it is poured, up to one moment. */
+export interface DayBranch {
+  readonly moment: Moment;
+  /** h since it left the pan, rising */
   readonly hours: Float64Array;
-  readonly temperatureC: Float64Array;
-  /** Pa */
+  /** Pa; the last is the moment's own */
   readonly resistancePa: Float64Array;
-  /** where each moment is reached */
-  readonly moments: readonly { readonly name: string; readonly hours: number; readonly resistancePa: number }[];
 }
 
-/** Hours until 63 % of the way to a new temperature is gone: a shallow tray (J). */
-const TIME_CONSTANT_H = 0.5;
-const STEPS_A_MOMENT = 12;
+const STEPS = 24;
+/** The first reading of a branch, h: nothing has set yet. */
+const AT_ONCE_H = 1e-3;
 
-/** Hours spent at a moment: its own history's length. */
-const hoursAt = ({ history }: Moment) => history.reduce((sum, [hours]) => sum + hours, 0);
+const lengthOf = (history: ThermalHistory) => history.reduce((sum, [hours]) => sum + hours, 0);
+
+/** The part of a history that has passed after some hours. */
+function passed(history: ThermalHistory, hours: number): ThermalHistory {
+  const steps: (readonly [number, number])[] = [];
+  let left = hours;
+  for (const [span, temperatureC] of history) {
+    if (left <= 0) break;
+    steps.push([Math.min(span, left), temperatureC]);
+    left -= span;
+  }
+  return steps.length > 0 ? steps : [[AT_ONCE_H, history[0]?.[1] ?? 20]];
+}
 
 /**
- * Follows a batch along its moments in their order: at each it cools (or warms) from the temperature before towards the moment's own, for as long as
- * the moment's history lasts. Every point reads the whole history so far, in small steps.
+ * The day of a batch: to each moment the way its own history tells, so that it arrives there with the very resistance the moment is judged by. What
+ * is left on the bench and what goes into the fridge are branches of their own.
  *
  * @param batch mass above 0
- * @param moments in the order of the day, one or more
+ * @param moments one or more
+ * @returns in the order of the moments; the pan itself is where all begin
  */
-export function dayPath(batch: Batch, moments: readonly Moment[]): DayPath {
-  const hours: number[] = [];
-  const temperatures: number[] = [];
-  const resistances: number[] = [];
-  const reached: { name: string; hours: number; resistancePa: number }[] = [];
-  const history: (readonly [number, number])[] = [];
-  let now = 0;
-  let temperatureC = moments[0]?.temperatureC ?? 20;
-  const read = () => {
-    const { resistancePa } = flowIn(
-      batch,
-      climateAt(temperatureC, history.length > 0 ? history : [[1e-3, temperatureC]]),
-    );
-    hours.push(now);
-    temperatures.push(temperatureC);
-    resistances.push(resistancePa);
-    return resistancePa;
-  };
-  read();
-  for (const moment of moments) {
-    const from = temperatureC;
-    const lasts = Math.max(hoursAt(moment), 0.02);
-    let before = 0;
-    for (let step = 1; step <= STEPS_A_MOMENT; step++) {
-      // Short steps first: the temperature moves fastest then.
-      const at = lasts * (step / STEPS_A_MOMENT) ** 2;
-      temperatureC = moment.temperatureC + (from - moment.temperatureC) * Math.exp(-at / TIME_CONSTANT_H);
-      history.push([at - before, temperatureC]);
-      now += at - before;
-      before = at;
-      const resistancePa = read();
-      if (step === STEPS_A_MOMENT) reached.push({ name: moment.name, hours: now, resistancePa });
-    }
-  }
-  return {
-    hours: Float64Array.from(hours),
-    temperatureC: Float64Array.from(temperatures),
-    resistancePa: Float64Array.from(resistances),
-    moments: reached,
-  };
+export function dayBranches(batch: Batch, moments: readonly Moment[]): DayBranch[] {
+  return moments
+    .filter((moment) => roleOf(moment) !== 'pan' || moments.length === 1)
+    .map((moment) => {
+      const lasts = Math.max(lengthOf(moment.history), AT_ONCE_H);
+      const hours = new Float64Array(STEPS + 1);
+      const resistancePa = new Float64Array(STEPS + 1);
+      for (let step = 0; step <= STEPS; step++) {
+        // Short steps first: most happens then.
+        const now = step === STEPS ? lasts : Math.max(lasts * (step / STEPS) ** 2, AT_ONCE_H);
+        const so = step === STEPS ? moment.history : passed(moment.history, now);
+        const temperatureC = step === STEPS ? moment.temperatureC : (so.at(-1)?.[1] ?? moment.temperatureC);
+        hours[step] = now;
+        resistancePa[step] = flowIn(batch, climateAt(temperatureC, so)).resistancePa;
+      }
+      return { moment, hours, resistancePa };
+    });
 }

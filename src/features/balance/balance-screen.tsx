@@ -16,6 +16,7 @@ import { BenchFoot } from './bench-foot';
 import type { OpenSheet } from './bench-sheets';
 import { type Compared, CurveView } from './curve-view';
 import { type FormulaDraft, fileOf, withGrams } from './formula-draft';
+import { flowsOtherwise } from './keep-flow';
 import { LaterBriefNote, LaterDayChart, LaterMapView, LaterSheets } from './later-parts';
 import { MaterialCard, type MaterialView } from './material-card';
 import { MomentsStrip } from './moments-strip';
@@ -69,14 +70,20 @@ export function BalanceScreen({
   ingredients,
 }: {
   id: string;
-  opened: { revision: number; baseId: string | null; file: FormulaFile; figuresMoved: boolean };
+  opened: {
+    revision: number;
+    baseId: string | null;
+    file: FormulaFile;
+    figuresMoved: boolean;
+    base: FormulaFile | undefined;
+  };
   ingredients: readonly Ingredient[];
 }) {
   useRefreshOnReturn();
   const [added, setAdded] = useState<readonly Ingredient[]>([]);
   const all = useMemo(() => [...ingredients, ...added], [ingredients, added]);
   const larder = useMemo(() => new Map(all.map((ingredient) => [ingredient.id, ingredient])), [all]);
-  const formula = useFormula(opened.file, larder);
+  const formula = useFormula(opened.file, larder, opened.base);
   const { draft, predicted, previous, edit } = formula;
   const file = useMemo(() => fileOf(draft), [draft]);
   const autosave = useAutosave(id, opened, file);
@@ -138,6 +145,10 @@ export function BalanceScreen({
   const laterDoubt = useDeferredValue(doubt);
   const contents = useMemo(() => panContents(laterDraft, larder), [laterDraft, larder]);
   const prediction = predicted?.prediction;
+  const otherwise = useMemo(
+    () => later !== undefined && flowsOtherwise(later, formula.reference, larder),
+    [later, formula.reference, larder],
+  );
 
   return (
     <div className="flex min-h-screen flex-col lg:h-screen">
@@ -185,6 +196,7 @@ export function BalanceScreen({
                 nameOf={nameOf}
                 household={measures === 'cups' || measures === 'usCups' ? household : undefined}
                 onHousehold={setHousehold}
+                canKeepFlow={otherwise}
               />
             </div>
             <div className="thin-scroll px-4 pt-3 pb-6 lg:col-start-2 lg:row-span-2 lg:row-start-1 lg:overflow-y-auto">

@@ -64,6 +64,8 @@ export interface DraftHistory {
   readonly future: readonly FormulaDraft[];
   /** edits in a row with the same mark are one step back */
   readonly mark: string | undefined;
+  /** the pan whose flow “as it was” means: as it was opened, or last balanced, swapped or blended */
+  readonly reference: FormulaDraft;
   /** what the last step was; nothing after going back or forth */
   readonly lastStep?: Edit['type'] | undefined;
 }
@@ -159,6 +161,12 @@ export function withGrams(lines: readonly PanLine[], grams: ReadonlyMap<string, 
   return lines.map((line) => ({ ...line, grams: grams.get(line.key) ?? line.grams }));
 }
 
+/** Rows that ended at nothing leave; one that stood at nothing before stays. */
+export function withoutLeft(before: readonly PanLine[], after: readonly PanLine[]): PanLine[] {
+  const had = new Set(before.filter(({ grams }) => grams > 0).map(({ key }) => key));
+  return after.filter(({ key, grams }) => grams > 0 || !had.has(key));
+}
+
 /** The draft after one edit. */
 export function applyEdit(draft: FormulaDraft, edit: Edit): FormulaDraft {
   switch (edit.type) {
@@ -189,7 +197,7 @@ export function applyEdit(draft: FormulaDraft, edit: Edit): FormulaDraft {
     case 'balanced':
       return {
         ...draft,
-        lines: withGrams(draft.lines, edit.grams).map((line) => ({
+        lines: withoutLeft(draft.lines, withGrams(draft.lines, edit.grams)).map((line) => ({
           ...line,
           byVolume: edit.byVolume?.has(line.key) || line.byVolume,
         })),
@@ -223,37 +231,47 @@ function markOf(edit: Edit): string | undefined {
     : undefined;
 }
 
+/** Steps after which the pan is as the cook wants it to flow. */
+const SETTLES: ReadonlySet<Edit['type']> = new Set(['balanced', 'lines']);
+
 /** The one reducer of the open formula, with undo. */
 export function reduceDraft(history: DraftHistory, action: DraftAction): DraftHistory {
-  const { past, present, future } = history;
+  const { past, present, future, reference } = history;
   switch (action.type) {
     case 'edit': {
       const next = applyEdit(present, action.edit);
       const mark = markOf(action.edit);
       if (mark !== undefined && mark === history.mark)
-        return { past, present: next, future: [], mark, lastStep: action.edit.type };
+        return { past, present: next, future: [], mark, reference, lastStep: action.edit.type };
       return {
         past: [...past, present].slice(-MOST_STEPS),
         present: next,
         future: [],
         mark,
+        reference: SETTLES.has(action.edit.type) ? next : reference,
         lastStep: action.edit.type,
       };
     }
     case 'undo': {
       const previous = past.at(-1);
       if (!previous) return history;
-      return { past: past.slice(0, -1), present: previous, future: [present, ...future], mark: undefined };
+      return { past: past.slice(0, -1), present: previous, future: [present, ...future], mark: undefined, reference };
     }
     case 'redo': {
       const next = future[0];
       if (!next) return history;
-      return { past: [...past, present], present: next, future: future.slice(1), mark: undefined };
+      return { past: [...past, present], present: next, future: future.slice(1), mark: undefined, reference };
     }
     case 'pause':
       return { ...history, mark: undefined };
     case 'open':
-      return { past: [...past, present], present: action.draft, future: [], mark: undefined };
+      return {
+        past: [...past, present],
+        present: action.draft,
+        future: [],
+        mark: undefined,
+        reference: action.draft,
+      };
   }
 }
 

@@ -2,6 +2,7 @@ import type { GateReading } from '@/core/balance/gates';
 import { GATE_QUANTITIES, type GateQuantity } from '@/core/balance/quantities';
 import { firstDoubt } from '@/core/predict/first-doubt';
 import type { MomentReading, Prediction } from '@/core/predict/formula';
+import { atThePour, onceSet } from '@/core/predict/moment-role';
 import type { Doubt, MomentQuantity } from '@/core/predict/monte-carlo';
 import { grams, type Quantity, significant } from '@/ui/format';
 import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';
@@ -173,7 +174,7 @@ export function measures(draft: FormulaDraft, prediction: Prediction, doubt: Dou
   const extra = ALWAYS.flatMap(({ quantity, warm }) => {
     const among = prediction.moments.filter((reading) => warm === undefined || isWarm(reading) === warm);
     if (asked.some((each) => each.quantity === quantity && among.includes(each.at))) return [];
-    const at = among.find(({ moment }) => moment.name === (warm === false ? 'fridge' : 'pour')) ?? among.at(-1);
+    const at = warm === false ? (onceSet(among) ?? among.at(-1)) : atThePour(among);
     if (!at) return [];
     const value =
       quantity === 'waterActivity'

@@ -16,6 +16,23 @@ const LOOSEN_WORDS: Record<Obstacle['enough'], string> = {
   no: 'Even letting three at a time go is not enough; these stand in the way:',
 };
 
+/** What is said where no row would move; nothing where one does. */
+function nothingMoves({ status, change, keeps, chance }: BalanceOutcome): string | undefined {
+  if (change > 0) return undefined;
+  if (keeps === 'no') return 'No other row can bring the flow back.';
+  if (keeps !== undefined) return 'It flows as it did; nothing to move.';
+  if (status !== 'lands') return undefined;
+  const word = STANDING_WORDS[standingOf(true, chance[0])];
+  return `It ${word} already, ${percent(chance[0])} likely; nothing that moves would be worth its grams.`;
+}
+
+/** The first line of a proposal. */
+function headline({ status, keeps, chance }: BalanceOutcome): string {
+  if (keeps === 'no') return 'The flow cannot be kept with this; it comes no nearer.';
+  if (keeps !== undefined) return `This would keep the flow within ×÷${Math.exp(keeps).toFixed(1)} at every moment:`;
+  return status === 'lands' ? WOULD[standingOf(true, chance[1])] : 'It cannot land as things stand.';
+}
+
 /** What is said of a proposal, by its standing. */
 const WOULD = { lands: 'This would land:', justLands: 'This would just land:', misses: '' } as const;
 
@@ -55,11 +72,11 @@ interface ProposalProps {
 /** What a balance proposes: each row from → to, the gates before → after; or why it cannot land. Nothing has changed yet. */
 export function ProposalCard(props: ProposalProps) {
   const { proposal, onAccept, onRefuse, onAgain } = props;
-  if (proposal.status === 'lands' && proposal.change === 0) {
+  const still = nothingMoves(proposal);
+  if (still) {
     return (
       <p role="status" className="mb-2 rounded-lg bg-enamel-wash px-3 py-2 text-[13.5px]" data-testid="outcome">
-        It {STANDING_WORDS[standingOf(true, proposal.chance[0])]} already, {percent(proposal.chance[0])} likely; nothing
-        that moves would be worth its grams.
+        {still}
       </p>
     );
   }
@@ -72,15 +89,13 @@ export function ProposalCard(props: ProposalProps) {
       }`}
       data-testid="outcome"
     >
-      <p className="font-semibold">
-        {lands ? WOULD[standingOf(true, proposal.chance[1])] : 'It cannot land as things stand.'}
-      </p>
+      <p className="font-semibold">{headline(proposal)}</p>
       {lands && (
         <p data-testid="chances">
           Chance to land {percent(proposal.chance[0])} → <strong>{percent(proposal.chance[1])}</strong>
         </p>
       )}
-      {!lands && <InTheWay {...props} />}
+      {!lands && proposal.keeps === undefined && <InTheWay {...props} />}
       {proposal.change > 0 && (
         <>
           {!lands && <p className="mt-2">The nearest it can come:</p>}
@@ -92,7 +107,7 @@ export function ProposalCard(props: ProposalProps) {
             <Button className="!px-3" onClick={onRefuse}>
               Leave it
             </Button>
-            {lands && (
+            {lands && proposal.keeps === undefined && (
               <Button className="w-full !px-2" onClick={onAgain}>
                 Try another way
               </Button>

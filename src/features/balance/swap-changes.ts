@@ -1,5 +1,6 @@
 import { nutrition } from '@/core/matter/nutrition';
 import type { Prediction } from '@/core/predict/formula';
+import { atThePour } from '@/core/predict/moment-role';
 import { allergenWords } from '@/kitchen/allergen-sentences';
 import type { PanContents } from '@/kitchen/pan-contents';
 import { momentTitle } from '@/ui/cook-words';
@@ -49,7 +50,7 @@ export function swapChanges(
       text(stress(after.moments[m]?.state.flow.resistancePa ?? 0)),
     ),
   );
-  const was = before.moments.find(({ moment }) => moment.name === 'pour') ?? before.moments[0];
+  const was = atThePour(before.moments);
   const same = after.moments.find(({ moment }) => moment.name === was?.moment.name);
   const shine = was && same ? row('Shine', was.state.shine.toFixed(0), same.state.shine.toFixed(0)) : [];
   const { waterActivity, sweetness, alcoholPercentVol, costEurPerKg } = QUANTITY_WORDS;

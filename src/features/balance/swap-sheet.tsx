@@ -15,7 +15,7 @@ import { grams } from '@/ui/format';
 import { RESTRICTION_WORDS } from '@/ui/restriction-words';
 import { Sheet } from '@/ui/sheet';
 import { BeforeAfterCurve } from './before-after-curve';
-import { type FormulaDraft, type PanLine, withGrams } from './formula-draft';
+import { type FormulaDraft, type PanLine, withGrams, withoutLeft } from './formula-draft';
 import { swapChanges } from './swap-changes';
 import type { Balancing } from './use-balancing';
 
@@ -133,7 +133,7 @@ export function SwapSheet({
       onClose={onClose}
       footer={
         <>
-          <Button look="primary" disabled={!lines} onClick={() => lines && onTake(lines)}>
+          <Button look="primary" disabled={!lines} onClick={() => lines && onTake(withoutLeft(draft.lines, lines))}>
             {balancing.busy ? 'Balancing…' : 'Take the swap'}
           </Button>
           <Button onClick={onClose}>Leave the pan as it is</Button>

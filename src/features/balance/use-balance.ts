@@ -6,7 +6,7 @@ import type { BalanceGoal } from '@/core/balance/goal';
 import type { Formula } from '@/core/predict/formula';
 import type { Substitute } from '@/core/swap/swap';
 import type { KnownPan } from '@/kitchen/known-pan';
-import type { BalanceAnswer, BalanceDoor, BalanceRequest, SwapAnswer } from '@/workers/balance.worker';
+import type { BalanceAnswer, BalanceDoor, BalanceRequest, KeepAnswer, SwapAnswer } from '@/workers/balance.worker';
 import { threadOf } from '@/workers/thread';
 import type { FormulaDraft } from './formula-draft';
 
@@ -19,6 +19,8 @@ export interface BalanceOutcome extends Omit<BalanceAnswer, 'grams'> {
   readonly goal: BalanceGoal;
   /** rows that were rounded to cups and spoons */
   readonly rounded: readonly string[];
+  /** ln within which the flow is kept as it was, where that was asked; `no` where it cannot be */
+  readonly keeps?: number | 'no' | undefined;
 }
 
 const startThread = () =>
@@ -46,6 +48,7 @@ export function useBalance() {
     ready: thread.ready,
     ask: (formula: Formula, request: BalanceRequest): Promise<BalanceAnswer> =>
       run((door) => door.balance(formula, request)),
+    keep: (reference: Formula, formula: Formula): Promise<KeepAnswer> => run((door) => door.keep(reference, formula)),
     swap: (formula: Formula, substitutes: ReadonlyMap<number, Substitute>): Promise<SwapAnswer> =>
       run((door) => door.swap(formula, substitutes)),
   };

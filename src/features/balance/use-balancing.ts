@@ -8,6 +8,7 @@ import type { Larder } from '@/kitchen/known-item';
 import { byKey, type KnownPan, knownPan } from '@/kitchen/known-pan';
 import type { Household } from '@/workers/balance.worker';
 import { applyEdit, type FormulaDraft, type Loosening } from './formula-draft';
+import { heldPan } from './keep-flow';
 import { type BalanceOutcome, useBalance } from './use-balance';
 import type { OpenFormula } from './use-formula';
 
@@ -43,8 +44,8 @@ export function useBalancing(
   larder: Larder,
   household: (draft: FormulaDraft, pan: KnownPan) => Household | undefined,
 ) {
-  const { draft, edit } = formula;
-  const { busy, ready, ask: askWorker, swap } = useBalance();
+  const { draft, edit, reference } = formula;
+  const { busy, ready, ask: askWorker, keep, swap } = useBalance();
   const [fault, setFault] = useState<string | undefined>();
   const [goal, setGoal] = useState<BalanceGoal>('close');
   const [held, setHeld] = useState<BalanceOutcome | undefined>();
@@ -82,6 +83,19 @@ export function useBalancing(
       );
       const { grams, within } = await swap(pan.formula, byLine);
       return { grams: byKey(pan, grams), within };
+    },
+    /** balances back to the flow the pan had before it was changed; what was changed stays */
+    keepFlow: async () => {
+      if (busy) return;
+      const [was, pan] = [knownPan(reference, larder), heldPan(draft, reference, larder)];
+      setFault(undefined);
+      try {
+        const { grams, within, ...answer } = await keep(was.formula, pan.formula);
+        if (requestOf(latest.current) !== requestOf(draft)) return;
+        setHeld({ ...answer, before: draft, pan, grams: byKey(pan, grams), goal, rounded: [], keeps: within ?? 'no' });
+      } catch (error) {
+        setFault((error as Error).message);
+      }
     },
     goal,
     proposal,

@@ -4,22 +4,24 @@ import { useMemo, useReducer, useRef } from 'react';
 
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Larder } from '@/kitchen/known-item';
-import { predictPan } from '@/kitchen/known-pan';
+import { keyed, predictPan } from '@/kitchen/known-pan';
 import { draftOf, type Edit, reduceDraft } from './formula-draft';
 
-/** The open formula: its draft with undo, and its prediction, derived anew at every edit. */
-export function useFormula(file: FormulaFile, larder: Larder) {
+/**
+ * The open formula: its draft with undo, and its prediction, derived anew at every edit.
+ *
+ * @param base the formula it is a variant of
+ */
+export function useFormula(file: FormulaFile, larder: Larder, base: FormulaFile | undefined) {
   const nextKey = useRef(0);
   const newKey = () => {
     nextKey.current += 1;
     return `line-${nextKey.current}`;
   };
-  const [history, dispatch] = useReducer(reduceDraft, undefined, () => ({
-    past: [],
-    present: draftOf(file, newKey),
-    future: [],
-    mark: undefined,
-  }));
+  const [history, dispatch] = useReducer(reduceDraft, undefined, () => {
+    const present = draftOf(file, newKey);
+    return { past: [], present, future: [], mark: undefined, reference: present };
+  });
   const { present } = history;
   const predicted = useMemo(() => predictPan(present, larder), [present, larder]);
   const steps = useMemo(
@@ -31,6 +33,8 @@ export function useFormula(file: FormulaFile, larder: Larder) {
     }),
     [],
   );
+  const kept = history.reference;
+  const reference = useMemo(() => (base ? keyed(base) : kept), [base, kept]);
   const last = history.past.at(-1);
   const previous = useMemo(() => last && predictPan(last, larder), [last, larder]);
   return {
@@ -39,6 +43,8 @@ export function useFormula(file: FormulaFile, larder: Larder) {
     /** the state before the last step: the ghost on the chart */
     previous,
     previousDraft: last,
+    /** the pan whose flow can be kept: the base of a variant, else as it was before these edits */
+    reference,
     lastStep: history.lastStep,
     newKey,
     canUndo: history.past.length > 0,

@@ -2,12 +2,15 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
+import type { Prediction } from '@/core/predict/formula';
+import { atThePour, onceSet } from '@/core/predict/moment-role';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';
 import { allergenWords } from '@/kitchen/allergen-sentences';
 import type { Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';
+import { significant } from '@/ui/format';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { Sheet } from '@/ui/sheet';
 import { type FormulaDraft, fileOf } from './formula-draft';
@@ -111,6 +114,10 @@ export function VariantsSheet({
   );
 }
 
+/** From here on a label would name it, % vol. */
+const ALCOHOL_NAMED = 0.05;
+const hasAlcohol = (prediction: Prediction | undefined) => (prediction?.alcoholPercentVol ?? 0) > ALCOHOL_NAMED;
+
 /** All children against the base: which gates each keeps, and what else differs. */
 function VariantTable({
   rows,
@@ -126,64 +133,65 @@ function VariantTable({
           <tr className="border-rule border-b text-right text-mute">
             <th className="py-1 text-left font-medium">variant</th>
             <th className="text-left font-medium">gates</th>
-            {['pour', 'fridge'].map((moment) => (
-              <th key={moment} className="font-medium">
-                {moment}, Pa
-              </th>
-            ))}
+            <th className="font-medium">flow at the pour, Pa·s</th>
+            <th className="font-medium">set, Pa</th>
             <th className="font-medium">shine</th>
             <th className="font-medium">aw</th>
             <th className="font-medium">sweet</th>
             <th className="font-medium">€/kg</th>
+            <th className="font-medium">alcohol</th>
             <th className="pl-3 text-left font-medium">contains</th>
           </tr>
         </thead>
         <tbody>
-          {rows.map(({ id, name, file }) => {
-            const prediction = predictPan(keyed(file), larder)?.prediction;
-            const at = (moment: string) => prediction?.moments.find((reading) => reading.moment.name === moment)?.state;
-            const declared = allergenWords(panContents(file, larder));
-            const missed = prediction?.gates.filter(({ lands }) => !lands) ?? [];
-            return (
-              <tr key={id || 'base'} className="border-rule-soft border-b text-right">
-                <th className="py-1.5 text-left font-semibold">
-                  {id ? (
-                    <Link
-                      href={`/formulas/${id}/balance`}
-                      className="inline-flex min-h-11 items-center text-enamel underline"
-                    >
-                      {name}
-                    </Link>
-                  ) : (
-                    name
-                  )}
-                </th>
-                <td className={`text-left ${missed.length > 0 ? 'text-off' : 'text-enamel'}`}>
-                  {prediction === undefined
-                    ? 'empty pan'
-                    : missed.length === 0
-                      ? `all ${prediction.gates.length} ✓`
-                      : `✕ ${missed.map(({ quantity }) => QUANTITY_WORDS[quantity].short).join(', ')}`}
-                </td>
-                {['pour', 'fridge'].map((moment) => (
-                  <td key={moment} className="read">
-                    {at(moment) ? Math.round(at(moment)?.flow.resistancePa ?? 0) : '–'}
-                  </td>
-                ))}
-                <td className="read">{at('pour')?.shine.toFixed(0) ?? '–'}</td>
-                <td className="read">{prediction?.asKept.waterActivity.toFixed(2) ?? '–'}</td>
-                <td className="read">{prediction?.taste.sweetness.toFixed(0) ?? '–'}</td>
-                <td className="read">{prediction?.costEurPerKg.toFixed(2) ?? '–'}</td>
-                <td className="pl-3 text-left text-mute">
-                  {[declared.contains, declared.mayContain && `may contain ${declared.mayContain}`, ...declared.unknown]
-                    .filter(Boolean)
-                    .join('; ')}
-                </td>
-              </tr>
-            );
-          })}
+          {rows.map((row) => (
+            <VariantRow key={row.id || 'base'} {...row} larder={larder} />
+          ))}
         </tbody>
       </table>
     </div>
+  );
+}
+
+/** One variant beside the others: its gates, flow, shine, keeping, taste, cost, alcohol and allergens. */
+function VariantRow({ id, name, file, larder }: { id: string; name: string; file: FormulaFile; larder: Larder }) {
+  const prediction = predictPan(keyed(file), larder)?.prediction;
+  const pour = prediction && atThePour(prediction.moments);
+  const set = prediction && onceSet(prediction.moments);
+  const declared = allergenWords(panContents(file, larder));
+  const missed = prediction?.gates.filter(({ lands }) => !lands) ?? [];
+  return (
+    <tr className="border-rule-soft border-b text-right">
+      <th className="py-1.5 text-left font-semibold">
+        {id ? (
+          <Link href={`/formulas/${id}/balance`} className="inline-flex min-h-11 items-center text-enamel underline">
+            {name}
+          </Link>
+        ) : (
+          name
+        )}
+      </th>
+      <td className={`text-left ${missed.length > 0 ? 'text-off' : 'text-enamel'}`}>
+        {prediction === undefined
+          ? 'empty pan'
+          : missed.length === 0
+            ? `all ${prediction.gates.length} ✓`
+            : `✕ ${missed.map(({ quantity }) => QUANTITY_WORDS[quantity].short).join(', ')}`}
+      </td>
+      <td className="read">{pour ? significant(pour.state.flow.apparentViscosityPaS, 2) : '–'}</td>
+      <td className="read">{set ? significant(set.state.flow.yieldStressPa, 2) : '–'}</td>
+      <td className="read">{pour?.state.shine.toFixed(0) ?? '–'}</td>
+      <td className="read">{prediction?.asKept.waterActivity.toFixed(2) ?? '–'}</td>
+      <td className="read">{prediction?.taste.sweetness.toFixed(0) ?? '–'}</td>
+      <td className="read">{prediction?.costEurPerKg.toFixed(2) ?? '–'}</td>
+      <td className={`read ${hasAlcohol(prediction) ? 'font-semibold text-off' : ''}`}>
+        {hasAlcohol(prediction) ? `${significant(prediction?.alcoholPercentVol ?? 0, 2)} % vol` : 'none'}
+      </td>
+      <td className="pl-3 text-left text-mute">
+        {[declared.contains, declared.mayContain && `may contain ${declared.mayContain}`, ...declared.unknown]
+          .filter(Boolean)
+          .join('; ')}
+      </td>
+    </tr>
   );
 }

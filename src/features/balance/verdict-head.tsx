@@ -30,6 +30,7 @@ export function VerdictHead({
   nameOf,
   household,
   onHousehold,
+  canKeepFlow,
 }: {
   draft: FormulaDraft;
   prediction: Prediction;
@@ -43,6 +44,8 @@ export function VerdictHead({
   /** whether to round to cups and spoons; nothing where the cook shows none */
   household: boolean | undefined;
   onHousehold: (household: boolean) => void;
+  /** the pan flows otherwise than it did before these edits */
+  canKeepFlow: boolean;
 }) {
   const { goal, setGoal, proposal, busy, fault } = balancing;
   const next = BALANCE_GOALS[(BALANCE_GOALS.indexOf(goal) + 1) % BALANCE_GOALS.length] as BalanceGoal;
@@ -93,6 +96,11 @@ export function VerdictHead({
           />
           round to whole spoons and quarter cups
         </label>
+      )}
+      {canKeepFlow && !proposal && (
+        <Button className="mb-1 w-full" disabled={busy} onClick={() => void balancing.keepFlow()}>
+          Keep the flow as it was
+        </Button>
       )}
       {fault && (
         <p role="alert" className="mb-1 rounded-lg bg-off-wash px-3 py-2 text-[13.5px] text-off">

@@ -1,6 +1,7 @@
 import { type Standing, standingOf } from '@/core/balance/standing';
 import { findUse } from '@/core/balance/uses';
 import { linearChance } from '@/core/predict/linear-chance';
+import { atThePour } from '@/core/predict/moment-role';
 import { chocolateColour } from '@/core/shine/colour';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
@@ -44,7 +45,7 @@ export function summarise({ id, file, archived, baseId }: StoredFormula, larder:
   const chance = predicted && prediction ? linearChance(predicted.formula, predicted.prediction).chance : 0;
   const jobs = file.brief?.jobs.map((job) => JOB_WORDS[job.use].name).join(', ');
   const use = jobs ?? findUse(file.use)?.name ?? file.use ?? 'No use set';
-  const atPour = prediction?.moments.find(({ moment }) => moment.name === 'pour') ?? prediction?.moments[0];
+  const atPour = prediction && atThePour(prediction.moments);
   return {
     id,
     name: file.name,

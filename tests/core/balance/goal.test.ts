@@ -3,9 +3,7 @@ import { balance } from '@/core/balance/balance';
 import { atAxis, axisReach, axisValue, mapField } from '@/core/balance/field-map';
 import { BALANCE_GOALS, balanceFor } from '@/core/balance/goal';
 import { sugarPercent } from '@/core/balance/quantities';
-import { dayPath } from '@/core/predict/day-path';
 import { predictFormula } from '@/core/predict/formula';
-import { momentTests } from '@/core/predict/moment-tests';
 import { monteCarlo } from '@/core/predict/monte-carlo';
 import { formulaOf } from '../../support/kitchen';
 
@@ -121,30 +119,5 @@ describe('the map', () => {
     expect((grams[0] as number) / (grams[1] as number)).toBeCloseTo(2, 9);
     expect((grams[0] as number) + (grams[1] as number)).toBeCloseTo(446, 9);
     expect(grams[2]).toBe(5);
-  });
-});
-
-describe('the day', () => {
-  const prediction = predictFormula(formula);
-  if (!prediction) throw new Error('empty');
-
-  it('runs through every moment in order and stiffens as it cools', () => {
-    const path = dayPath(prediction.batch, formula.moments);
-    expect(path.moments.map(({ name }) => name)).toEqual(['pan', 'pour', 'bench', 'fridge']);
-    path.hours.forEach((hours, i) => {
-      if (i > 0) expect(hours).toBeGreaterThanOrEqual(path.hours[i - 1] as number);
-      if (i > 0)
-        expect(path.resistancePa[i] as number).toBeGreaterThanOrEqual(0.98 * (path.resistancePa[i - 1] as number));
-    });
-    expect(path.temperatureC.at(-1)).toBeCloseTo(4, 1);
-  });
-
-  it('tells what kitchen tests would show', () => {
-    const [pan, , , fridge] = prediction.moments.map(({ state }) => momentTests(state));
-    expect(pan?.ringMm).toBeGreaterThan(fridge?.ringMm ?? 0);
-    expect(pan?.spoonSinksMm).toBeUndefined();
-    expect(fridge?.spoonSinksMm).toBeLessThan(2);
-    expect(fridge?.standsMm).toBeGreaterThan(100);
-    expect(pan?.pipes).toBe(true);
   });
 });

@@ -1,8 +1,15 @@
 import { describe, expect, it } from 'vitest';
-import { dayPath } from '@/core/predict/day-path';
+import { USES } from '@/core/balance/uses';
+import { JOB_USES } from '@/core/brief/job';
+import { planBrief } from '@/core/brief/plan';
+import { dayBranches } from '@/core/predict/day-path';
+import { predictFormula } from '@/core/predict/formula';
+import { atThePour, onceSet, roleOf } from '@/core/predict/moment-role';
 import { momentTests } from '@/core/predict/moment-tests';
+import { flowAt } from '@/core/predict/state';
 import { yieldFromBall } from '@/core/set/indentation';
-import { batchOf, stateOf } from '../../support/kitchen';
+import { briefOf, jobOf } from '../../support/brief';
+import { batchOf, formulaOf, stateOf } from '../../support/kitchen';
 
 const GANACHE = {
   water: 59.9,
@@ -17,31 +24,70 @@ const GANACHE = {
 };
 
 describe('the day of a batch', () => {
-  const path = dayPath(batchOf(GANACHE), [
+  const batch = batchOf(GANACHE);
+  const moments = [
     { name: 'pan', temperatureC: 60, history: [[0.3, 60]] },
-    { name: 'fridge', temperatureC: 4, history: [[12, 4]] },
-  ]);
+    { name: 'pipe', temperatureC: 20, history: [[24, 20]] },
+    {
+      name: 'served',
+      temperatureC: 15,
+      history: [
+        [12, 4],
+        [1, 15],
+      ],
+    },
+  ] as const;
+  const branches = dayBranches(batch, moments);
 
-  it('cools from the pan to the fridge by halves of an hour: 4 + 56 · e^(-t / 0.5 h)', () => {
-    const at = (index: number) => [path.hours[index] ?? 0, path.temperatureC[index] ?? 0];
-    // 12 h · (1/12)², (2/12)², (3/12)² after the pan
-    for (const [index, hours, temperatureC] of [
-      [13, 0.0833, 51.4],
-      [14, 0.3333, 32.75],
-      [15, 0.75, 16.5],
-    ] as const) {
-      const [now = 0, is = 0] = at(index);
-      expect(now - 0.3).toBeCloseTo(hours, 3);
-      expect(is).toBeCloseTo(temperatureC, 1);
-    }
+  it('arrives at each moment with the very resistance the moment is judged by', () => {
+    expect(branches.map(({ moment }) => moment.name)).toEqual(['pipe', 'served']);
+    branches.forEach(({ moment, hours, resistancePa }) => {
+      const judged = flowAt(batch, moment.temperatureC, moment.history).resistancePa;
+      expect(resistancePa.at(-1)).toBe(judged);
+      expect(hours.at(-1)).toBeCloseTo(
+        moment.history.reduce((sum, [h]) => sum + h, 0),
+        12,
+      );
+    });
   });
 
-  it('goes on without a gap, reaches each moment when its time is over, and stiffens all the way', () => {
-    expect([...path.hours]).toEqual([...path.hours].toSorted((a, b) => a - b));
-    expect(path.moments.map(({ name }) => name)).toEqual(['pan', 'fridge']);
-    expect(path.moments[0]?.hours).toBeCloseTo(0.3, 9);
-    expect(path.moments[1]?.hours).toBeCloseTo(12.3, 9);
-    expect(path.moments[1]?.resistancePa).toBeGreaterThan(100 * (path.moments[0]?.resistancePa ?? 1));
+  it('goes on in time, sets at one temperature all the way, and softens when it is taken out to be eaten', () => {
+    for (const { hours } of branches) expect([...hours]).toEqual([...hours].toSorted((a, b) => a - b));
+    const [bench, served] = branches;
+    expect([...(bench?.resistancePa ?? [])]).toEqual([...(bench?.resistancePa ?? [])].toSorted((a, b) => a - b));
+    const cold = Math.max(...(served?.resistancePa ?? [0]));
+    expect(served?.resistancePa.at(-1)).toBeLessThan(cold);
+    // Half way through its twelve hours in the fridge it is what twelve hours of the same history would say.
+    const at = served?.hours.findIndex((h) => h > 6) ?? 0;
+    expect(served?.resistancePa[at]).toBe(flowAt(batch, 4, [[served?.hours[at] ?? 0, 4]]).resistancePa);
+  });
+});
+
+describe('the role of a moment', () => {
+  it('is its own, or told by temperature and time, never by its name', () => {
+    const of = (name: string, temperatureC: number, hours: number, role?: 'eat') =>
+      roleOf({ name, temperatureC, history: [[hours, temperatureC]], role } as Parameters<typeof roleOf>[0]);
+    expect(of('anything', 60, 0.3)).toBe('pan');
+    expect(of('nap', 45, 0.3)).toBe('pour');
+    expect(of('glaze', 33, 0.3)).toBe('pour');
+    expect(of('pipe', 22, 24)).toBe('bench');
+    expect(of('pour', 4, 12)).toBe('fridge');
+    expect(of('x', 18, 24, 'eat')).toBe('eat');
+  });
+
+  it('finds the pour and the set of every use and every job', () => {
+    for (const { moments, id } of USES) {
+      const readings = moments.map((moment) => ({ moment }));
+      expect(atThePour(readings)?.moment.role, id).toBe('pour');
+      expect(onceSet(readings)?.moment.role, id).toBe('fridge');
+    }
+    for (const use of JOB_USES) {
+      const { moments } = planBrief(briefOf([jobOf(use)])).targets;
+      const pour = atThePour(moments.map((moment) => ({ moment })))?.moment;
+      expect(pour?.role, use).not.toBe('pan');
+      expect(pour, use).toBeDefined();
+    }
+    expect(onceSet([{ moment: { name: 'nap', temperatureC: 40, history: [[0.3, 40]] } }])).toBeUndefined();
   });
 });
 
@@ -64,5 +110,22 @@ describe('kitchen tests at a moment', () => {
     const drains = 1000 * Math.sqrt((state.flow.apparentViscosityPaS * 0.05) / (weight * 5));
     expect(sideMm).toBeCloseTo(hangs + drains, 6);
     expect(spoonSinksMm).toBeUndefined();
+  });
+});
+
+describe('kitchen tests along the day', () => {
+  it('a warm sauce runs and lets a spoon sink, a cold one stands', () => {
+    const prediction = predictFormula(
+      formulaOf([
+        ['dark-couverture-60', 200],
+        ['cream-35', 200],
+      ]),
+    );
+    const [pan, , , fridge] = (prediction?.moments ?? []).map(({ state }) => momentTests(state));
+    expect(pan?.ringMm).toBeGreaterThan(fridge?.ringMm ?? 0);
+    expect(pan?.spoonSinksMm).toBeUndefined();
+    expect(fridge?.spoonSinksMm).toBeLessThan(2);
+    expect(fridge?.standsMm).toBeGreaterThan(100);
+    expect(pan?.pipes).toBe(true);
   });
 });

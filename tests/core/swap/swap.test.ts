@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { compositionVector } from '@/core/matter/components';
+import { type Prediction, predictFormula } from '@/core/predict/formula';
+import { keepCurve } from '@/core/swap/keep-curve';
 import { isFreeOf, RESTRICTIONS } from '@/core/swap/restrictions';
 import { jobDistance, nearestFirst } from '@/core/swap/substitutes';
 import { type Substitute, swap } from '@/core/swap/swap';
@@ -51,12 +53,13 @@ describe('a swap', () => {
     ['table sugar for glucose', 2, 'sugar-caster'],
     ['milk chocolate for dark', 0, 'milk-couverture-36'],
     ['chocolate for cream, which cannot be', 1, 'dark-couverture-54'],
-  ])('for %s leaves each other row between two fifths and twice of what it was', (_, line, id) => {
+  ])('for %s leaves each other row between two fifths and twice of what it was; sugars may go', (_, line, id) => {
     const { formula: swapped } = swap(formula, new Map([[line, substitute(id)]]));
     swapped.lines.forEach(({ grams }, i) => {
       if (i === line) return;
       const was = formula.lines[i]?.grams ?? 0;
-      expect(grams).toBeGreaterThan(0.4 * was - 0.51);
+      const sweetens = formula.lines[i]?.ingredient === 'glucose-syrup-de42';
+      expect(grams).toBeGreaterThan((sweetens ? 0 : 0.4) * was - 0.51);
       expect(grams).toBeLessThan(2 * was + 0.51);
     });
   });
@@ -65,6 +68,26 @@ describe('a swap', () => {
     const { before, after, within } = swap(formula, new Map([[2, substitute('sugar-caster')]]));
     expect(within).toBeDefined();
     expect(Math.abs(after.taste.sweetness / before.taste.sweetness - 1)).toBeLessThan(0.21);
+  });
+
+  it('of a chocolate moves the sugar, so that sweetness and the gates that were passed hold', () => {
+    const sauce = formulaOf(
+      [
+        ['dark-couverture-70', 160],
+        ['cream-35', 220],
+        ['milk-whole', 60],
+        ['sugar-caster', 45],
+      ],
+      [
+        { moment: 'pour', quantity: 'apparentViscosityPaS', low: 0.05, high: 2 },
+        { moment: 'fridge', quantity: 'waterActivity', low: 0.7, high: 0.97 },
+      ],
+    );
+    const { before, after, within, formula: swapped } = swap(sauce, new Map([[0, substitute('milk-couverture-40')]]));
+    expect(within).toBeDefined();
+    expect(Math.abs(after.taste.sweetness / before.taste.sweetness - 1)).toBeLessThan(0.21);
+    expect(swapped.lines[3]?.grams).toBeLessThan(45);
+    expect(after.gates.every(({ lands }) => lands)).toBe(true);
   });
 
   it('counts as sugared what holds more than 5 % of sugars, not what brings them along', () => {
@@ -101,6 +124,31 @@ describe('a swap', () => {
     const { formula: swapped } = swap(locked, new Map([[5, substitute('espresso')]]));
     expect(swapped.lines[3]?.grams).toBe(46);
     expect(swapped.lines[5]?.locked).toBe(true);
+  });
+});
+
+describe('an addition', () => {
+  const base = formulaOf(GLOSS);
+  const before = predictFormula(base) as Prediction;
+
+  it.each([
+    ['a liqueur', 'orange-liqueur-40', 30],
+    ['a spice', 'cinnamon', 6],
+    ['more cocoa', 'cocoa-alkalised-22', 12],
+  ])('of %s is balanced back to the curve as it was, itself untouched', (_, id, grams) => {
+    const added = formulaOf([...GLOSS, [id, grams, { locked: true }]]);
+    const off = (after: Prediction) =>
+      Math.max(
+        ...before.moments.map(({ state }, m) =>
+          Math.abs(Math.log((after.moments[m]?.state.flow.resistancePa ?? 0) / state.flow.resistancePa)),
+        ),
+      );
+    const { formula, after, within } = keepCurve(before, added);
+    expect(within).toBeDefined();
+    expect(off(after)).toBeLessThanOrEqual((within ?? 0) + 1e-9);
+    expect(off(after)).toBeLessThan(Math.max(off(predictFormula(added) as Prediction), 0.101));
+    expect(formula.lines.at(-1)?.grams).toBe(grams);
+    expect(after.massG).toBeCloseTo(586 + grams, 6);
   });
 });
 

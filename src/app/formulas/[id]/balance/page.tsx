@@ -30,6 +30,7 @@ export default async function BalancePage({ params }: Props) {
         revision: formula.revision,
         baseId: formula.baseId,
         file: formula.file,
+        base: formula.baseId ? (await findFormula(db, formula.baseId))?.file : undefined,
         figuresMoved: formula.modelRevision < MODEL_REVISION,
       }}
       ingredients={await listIngredients(db)}
