@@ -2,6 +2,7 @@ import Papa from 'papaparse';
 import type { z } from 'zod';
 import { COMPONENT_NAMES, COMPOSITION_ROUNDING_G } from '@/core/matter/components';
 import { saysNone } from './allergen-words';
+import { isAmbiguous, readNumber } from './amount';
 import { type Ingredient, ingredientSchema } from './ingredient';
 
 /** Largest CSV that is read, bytes; five thousand ingredients are about two megabytes. */
@@ -98,9 +99,12 @@ class RowReader {
 
   private readNumber(column: string, text: string): number | null {
     if (text === '') return null;
-    const value = /^[-+]?(\d+([.,]\d*)?|[.,]\d+)(e[-+]?\d+)?$/i.test(text)
-      ? Number(text.replace(',', '.'))
-      : Number.NaN;
+    if (isAmbiguous(text)) {
+      const [a, b] = [text.replace(',', '.'), text.replace(',', '')];
+      this.faults.push({ field: column, message: `"${text}" may be ${a} or ${b}: write it without the comma` });
+      return null;
+    }
+    const value = readNumber(text);
     if (Number.isFinite(value)) return value;
     this.faults.push({ field: column, message: `"${text.slice(0, 40)}" is not a number` });
     return null;

@@ -1,7 +1,18 @@
 import Fuse from 'fuse.js';
-import { formIn, type MeasureUnit, weigh } from '@/core/matter/measures';
+import {
+  type CupSystem,
+  formIn,
+  gramsOfOne,
+  gramsPerMl,
+  isVolume,
+  isWeight,
+  type MeasureUnit,
+} from '@/core/matter/measures';
+import { type AmountReading, readAmount } from './amount';
+import { foldWords } from './fold-words';
 import type { Ingredient } from './ingredient';
 import { LONGEST_NAME } from './ingredient';
+import { plainMeaning } from './ingredient-words';
 
 /** One line of a recipe as read: how much of what, and which ingredient of the larder it may be. */
 export interface RecipeRow {
@@ -14,72 +25,23 @@ export interface RecipeRow {
   readonly grams: number | undefined;
   readonly amount: number | undefined;
   readonly unit: MeasureUnit | undefined;
+  /** mL of one of the unit, where the line itself says so */
+  readonly millilitres: number | undefined;
+  /** what the cook is asked about the amount; never read as its bare number without that */
+  readonly asks: string | undefined;
+  /** other ways to understand the amount */
+  readonly others: readonly AmountReading[];
   /** the likeliest first, at most five */
   readonly candidates: readonly Ingredient[];
   /** the first candidate can be taken without asking */
   readonly sure: boolean;
 }
 
-const VULGAR: Readonly<Record<string, number>> = {
-  '½': 1 / 2,
-  '⅓': 1 / 3,
-  '⅔': 2 / 3,
-  '¼': 1 / 4,
-  '¾': 3 / 4,
-  '⅛': 1 / 8,
-  '⅜': 3 / 8,
-  '⅝': 5 / 8,
-  '⅞': 7 / 8,
-};
-
-const UNITS: readonly (readonly [RegExp, MeasureUnit])[] = [
-  [/^(us cups?)\b/i, 'usCup'],
-  [/^(fl\.? ?oz\.?|fluid ounces?)(?=\s|$)/i, 'flOz'],
-  [/^(kg|kilos?|kilograms?)\b/i, 'kg'],
-  [/^(g|gr|grams?|grammes?)\b/i, 'g'],
-  [/^(ml|millilit(?:er|re)s?)\b/i, 'ml'],
-  [/^(l|lit(?:er|re)s?)\b/i, 'l'],
-  [/^(oz\.?|ounces?)(?=\s|$)/i, 'oz'],
-  [/^(lbs?\.?|pounds?)(?=\s|$)/i, 'lb'],
-  [/^(cups?)\b/i, 'cup'],
-  [/^(tbsp\.?|tbs\.?|tablespoons?)(?=\s|$)/i, 'tbsp'],
-  [/^(tsp\.?|teaspoons?)(?=\s|$)/i, 'tsp'],
-  [/^(pinch(?:es)?)\b/i, 'pinch'],
-  [/^(sticks?)\b/i, 'stick'],
-  [/^(leaf|leaves|sheets?)\b/i, 'leaf'],
-];
-
-/** Reads `1 1/4`, `1¼`, `1,5`, `200` at the head of a text. */
-function takeAmount(text: string): { amount: number; rest: string } | undefined {
-  const spelled = /^(\d+)?\s*([½⅓⅔¼¾⅛⅜⅝⅞])/.exec(text);
-  if (spelled) {
-    return {
-      amount: Number(spelled[1] ?? 0) + (VULGAR[spelled[2] as string] ?? 0),
-      rest: text.slice(spelled[0].length),
-    };
-  }
-  const fraction = /^(?:(\d+)\s+)?(\d+)\s*\/\s*(\d+)/.exec(text);
-  if (fraction) {
-    return {
-      amount: Number(fraction[1] ?? 0) + Number(fraction[2]) / Number(fraction[3]),
-      rest: text.slice(fraction[0].length),
-    };
-  }
-  const plain = /^\d+(?:[.,]\d+)?/.exec(text);
-  return plain ? { amount: Number(plain[0].replace(',', '.')), rest: text.slice(plain[0].length) } : undefined;
-}
-
 /** Words of a name that tell ingredients apart: small words and signs are left out. */
-function wordsOf(text: string): string[] {
-  const plain = text
-    .toLowerCase()
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
-    .replace(/[%(),]/g, ' ');
-  return plain
-    .split(/[^a-z0-9.]+/)
-    .filter((word) => word.length > 1 && !/^(of|the|and|or|with|good|fine|fresh)$/.test(word));
-}
+const wordsOf = (text: string): string[] =>
+  foldWords(text)
+    .split(' ')
+    .filter((word) => (word.length > 1 || isNumber(word)) && !/^(of|the|and|or|with|good|fine|fresh)$/.test(word));
 
 const isNumber = (word: string) => /^\d/.test(word);
 const singular = (word: string) => word.replace(/(?<=..)s$/, '');
@@ -110,8 +72,13 @@ const SURE = 0.7;
 const MARGIN = 0.08;
 const MOST_CANDIDATES = 5;
 
-/** The ingredients a name may mean, the likeliest first. */
+/**
+ * The ingredients a name may mean, the likeliest first.
+ *
+ * @param whole the name with what stands behind its comma, which a name of the larder may have too
+ */
 function candidatesFor(
+  whole: string,
   name: string,
   said: Said,
   larder: readonly Ingredient[],
@@ -122,50 +89,94 @@ function candidatesFor(
     .filter(({ score }) => score > 0.25)
     .sort((a, b) => b.score - a.score);
   const [first, second] = ranked;
-  const exact = larder.find((ingredient) => ingredient.name.toLowerCase() === name.trim().toLowerCase());
+  const asWritten = [whole, name].map((each) => each.trim().toLowerCase());
+  const exact = larder.find((ingredient) => asWritten.includes(ingredient.name.toLowerCase()));
   if (exact) return { found: [exact], sure: true };
+  const plain = plainMeaning(name, larder);
   const guessed = forgiving.search(name, { limit: MOST_CANDIDATES }).map(({ item }) => item);
-  const found = [...new Set([...ranked.map(({ ingredient }) => ingredient), ...guessed])].slice(0, MOST_CANDIDATES);
+  const likely = ranked.map(({ ingredient }) => ingredient);
+  const found = [
+    ...new Set([...(plain.sure ? plain.found : []), ...likely.slice(0, 3), ...plain.found, ...likely, ...guessed]),
+  ].slice(0, MOST_CANDIDATES);
+  if (plain.sure) return { found, sure: true };
   const sure = first !== undefined && first.score >= SURE && first.score - (second?.score ?? 0) >= MARGIN;
   return { found, sure };
 }
 
-/** Grams of a row once its ingredient is chosen; nothing where the measure says nothing of it. */
-export function gramsOfRow(
-  row: Pick<RecipeRow, 'amount' | 'unit' | 'form'>,
-  ingredient: Ingredient,
-): number | undefined {
-  if (row.amount === undefined) return undefined;
-  const unit = row.unit ?? Object.keys(ingredient.pieces)[0];
-  const weighed = unit && weigh(ingredient, row.amount, unit, formIn(ingredient, row.form));
-  return weighed ? Math.round(weighed.grams * 10) / 10 : undefined;
+/** As much of a row as its weight follows from. */
+type Measured = Pick<RecipeRow, 'amount' | 'unit' | 'form' | 'millilitres' | 'raw'>;
+
+/** The piece of an ingredient that a line counts: “2 eggs”, “7 leaves of gelatin”. */
+function pieceIn(raw: string, { pieces }: Ingredient): string | undefined {
+  const words = new Set(foldWords(raw).split(' '));
+  return Object.keys(pieces).find(
+    (piece) => words.has(piece) || words.has(`${piece}s`) || (piece === 'leaf' && words.has('leaves')),
+  );
 }
 
 /**
- * Reads a plain-text recipe, a line an ingredient: `200 g dark couverture 64 %, chopped`, `1 1/4 cup cream`. Lines without an amount are read
- * as a name alone; what is doubtful is for the cook to say.
+ * Grams of a row once its ingredient is chosen; nothing where the measure says nothing of it, or no measure is said: a bare number is asked.
+ *
+ * @param cups the cups and spoons of the kitchen; a size written in the line goes before them
+ */
+export function gramsOfRow(row: Measured, ingredient: Ingredient, cups: CupSystem = 'metric'): number | undefined {
+  const { amount, millilitres } = row;
+  const unit = row.unit ?? pieceIn(row.raw, ingredient);
+  if (amount === undefined || unit === undefined) return undefined;
+  const form = formIn(ingredient, row.form);
+  const perMl = gramsPerMl(ingredient, form);
+  const one =
+    millilitres !== undefined && isVolume(unit) && perMl !== undefined
+      ? millilitres * perMl
+      : gramsOfOne(ingredient, unit, form, cups);
+  return one === undefined ? undefined : Math.round(amount * one * 10) / 10;
+}
+
+/** Whether a unit is understood of anything: a weight, a volume, or a piece some ingredient has. */
+const isUnderstood = (unit: MeasureUnit | undefined, ingredient: Ingredient | undefined) =>
+  unit !== undefined &&
+  (isWeight(unit) || isVolume(unit) || (ingredient !== undefined && Object.hasOwn(ingredient.pieces, unit)));
+
+/** What is asked about the amount of a line, if anything. */
+function askedOf(
+  row: Measured & { readonly asks: string | undefined },
+  first: Ingredient | undefined,
+): string | undefined {
+  if (row.asks) return row.asks;
+  if (row.amount === undefined) return 'How much of it?';
+  if (row.unit === undefined && !(first && pieceIn(row.raw, first))) return `${row.amount} of what?`;
+  if (row.unit !== undefined && first && !isUnderstood(row.unit, first)) return `How much is one ${row.unit}?`;
+  return undefined;
+}
+
+/**
+ * Reads a plain-text recipe, a line an ingredient: `200 g dark couverture 64 %, chopped`, `1 1/4 cup cream`, `2 EL Zucker`. Lines without an amount are
+ * read as a name alone; what is doubtful is for the cook to say.
  *
  * @param text lines; bullets and empty lines are passed over
  * @param larder to match against
+ * @param cups the cups and spoons of the kitchen
  */
-export function readRecipeText(text: string, larder: readonly Ingredient[]): RecipeRow[] {
+export function readRecipeText(text: string, larder: readonly Ingredient[], cups: CupSystem = 'metric'): RecipeRow[] {
   const forgiving = new Fuse(larder, { keys: ['name'], threshold: 0.4, ignoreLocation: true });
   return text
     .split(/\r?\n/)
     .map((line) => line.trim().replace(/^[-*•–]\s*/, ''))
     .filter((line) => line !== '')
     .map((raw, i): RecipeRow => {
-      const taken = takeAmount(raw);
-      const afterAmount = (taken?.rest ?? raw).trim();
-      const unit = taken && UNITS.find(([pattern]) => pattern.test(afterAmount));
-      const rest = unit ? afterAmount.replace(unit[0], '').trim() : afterAmount;
-      const [what = '', ...how] = rest.replace(/^of\s+/i, '').split(/,\s+/);
+      const read = readAmount(raw);
+      const [what = '', ...how] = (read?.rest ?? raw)
+        .trim()
+        .replace(/^(?:of|de|du|di|d['’]|von)\s+/i, '')
+        .split(/,\s+/);
       const name = what.trim().slice(0, LONGEST_NAME);
       const form = how.join(', ').slice(0, 40) || undefined;
-      const said = { words: wordsOf(name), after: wordsOf(form ?? ''), unit: unit?.[1] };
-      const { found, sure } = candidatesFor(name, said, larder, forgiving);
-      const row = { line: i + 1, raw, name, form, amount: taken?.amount, unit: unit?.[1], candidates: found };
-      const grams = found[0] && gramsOfRow(row, found[0]);
-      return { ...row, grams, sure: sure && grams !== undefined };
+      const { amount, unit, millilitres, others = [] } = read ?? {};
+      const said = { words: wordsOf(name), after: wordsOf(form ?? ''), unit };
+      const { found, sure } = candidatesFor([name, ...how].join(', '), name, said, larder, forgiving);
+      const row = { line: i + 1, raw, name, form, amount, unit, millilitres, others, candidates: found };
+      const asks = askedOf({ ...row, asks: read?.asks }, found[0]);
+      const grams = found[0] && gramsOfRow(row, found[0], cups);
+      return { ...row, asks, grams, sure: sure && grams !== undefined && asks === undefined };
     });
 }

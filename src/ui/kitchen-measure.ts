@@ -1,14 +1,17 @@
 import {
+  type CupSystem,
   formIn,
   gramsOfOne,
+  gramsPerMl,
+  isVolume,
   type KitchenAmount,
   kitchenAmount,
   type Measurable,
   type MeasureSystem,
-  type MeasureUnit,
-  VOLUMES,
-  WEIGHTS,
 } from '@/core/matter/measures';
+import type { AmountReading, ReadAmount } from '@/formats/amount';
+import { foldWords } from '@/formats/fold-words';
+import { grams as gramsText } from './format';
 import { type AmountRules, GRAMS } from './parse-amount';
 
 /** How units are written beside a number; pieces are written as they are called. */
@@ -18,30 +21,16 @@ const UNIT_TEXT: Readonly<Record<string, string>> = {
   auTbsp: 'tbsp (20 ml)',
 };
 
-/** What a cook may type for a unit. */
-const TYPED: Readonly<Record<string, readonly string[]>> = {
-  g: ['g', 'gram', 'grams'],
-  kg: ['kg'],
-  oz: ['oz', 'ounce', 'ounces'],
-  lb: ['lb', 'lbs', 'pound', 'pounds'],
-  ml: ['ml'],
-  l: ['l', 'litre', 'litres'],
-  flOz: ['fl oz', 'floz', 'fl. oz'],
-  cup: ['cup', 'cups', 'metric cup', 'metric cups'],
-  usCup: ['us cup', 'us cups'],
-  tbsp: ['tbsp', 'tablespoon', 'tablespoons'],
-  auTbsp: ['tbsp 20', 'tbsp (20 ml)', 'au tbsp'],
-  tsp: ['tsp', 'teaspoon', 'teaspoons'],
-  pinch: ['pinch', 'pinches'],
-};
-
 const FRACTIONS: readonly (readonly [value: number, sign: string])[] = [
   [1 / 8, '⅛'],
   [1 / 4, '¼'],
   [1 / 3, '⅓'],
+  [3 / 8, '⅜'],
   [1 / 2, '½'],
+  [5 / 8, '⅝'],
   [2 / 3, '⅔'],
   [3 / 4, '¾'],
+  [7 / 8, '⅞'],
 ];
 
 /** A number as cooks write it: `1 ¼`. */
@@ -54,9 +43,9 @@ export function cooksNumber(value: number): string {
   return whole === 0 ? fraction[1] : `${whole} ${fraction[1]}`;
 }
 
-/** A measure as cooks write it: `1 ¼ cup`. */
-export function measureText({ amount, unit }: Pick<KitchenAmount, 'amount' | 'unit'>): string {
-  return `${cooksNumber(amount)}\u00a0${UNIT_TEXT[unit] ?? unit}`;
+/** A measure as cooks write it: `1 ¼ cup`, `≈ 2 leaf` where it is further than 3 % off. */
+export function measureText({ amount, unit, isAbout }: Pick<KitchenAmount, 'amount' | 'unit' | 'isAbout'>): string {
+  return `${isAbout ? '≈\u00a0' : ''}${cooksNumber(amount)}\u00a0${UNIT_TEXT[unit] ?? unit}`;
 }
 
 /** What stands beside grams: the nearest measure the cook can fill, or nothing. */
@@ -65,29 +54,76 @@ export function besideGrams(
   grams: number,
   system: MeasureSystem,
   words: string | undefined,
+  cups: CupSystem = 'metric',
 ): string | undefined {
   if (!ingredient) return undefined;
-  const found = kitchenAmount(ingredient, grams, system, formIn(ingredient, words));
+  const found = kitchenAmount(ingredient, grams, system, formIn(ingredient, words), cups);
   return found && measureText(found);
 }
 
-/** Rules of a grams field that also reads the ingredient's own measures: `1 1/4 cup`, `2 sticks`. */
-export function gramsRules(ingredient: Measurable | undefined, words: string | undefined): AmountRules {
-  if (!ingredient) return GRAMS;
+/** What an amount of an ingredient weighs, g; nothing where it is not measured so. A size written beside a cup goes before the kitchen's own. */
+export function gramsOfReading(
+  ingredient: Measurable,
+  { amount, unit, millilitres }: AmountReading & Pick<ReadAmount, 'millilitres'>,
+  words: string | undefined,
+  cups: CupSystem,
+): number | undefined {
+  if (unit === undefined) return amount;
   const form = formIn(ingredient, words);
-  const units: Record<string, number> = {};
-  const put = (unit: MeasureUnit, names: readonly string[]) => {
-    const one = gramsOfOne(ingredient, unit, form);
-    if (one !== undefined) for (const name of names) units[name] = one;
-  };
-  for (const unit of [...Object.keys(WEIGHTS), ...Object.keys(VOLUMES)]) put(unit, TYPED[unit] ?? [unit]);
-  for (const piece of Object.keys(ingredient.pieces)) {
-    if (!(piece in VOLUMES)) put(piece, [piece, `${piece}s`, ...(piece === 'leaf' ? ['leaves'] : [])]);
+  if (millilitres !== undefined && isVolume(unit)) {
+    const perMl = gramsPerMl(ingredient, form);
+    return perMl === undefined ? undefined : amount * millilitres * perMl;
   }
-  return { ...GRAMS, units };
+  const one = gramsOfOne(ingredient, unit, form, cups);
+  return one === undefined ? undefined : amount * one;
+}
+
+/** The piece of an ingredient a word names, in one or many. */
+export function pieceNamed({ pieces }: Measurable, word: string): string | undefined {
+  const said = foldWords(word);
+  return Object.keys(pieces).find(
+    (piece) => said === piece || said === `${piece}s` || (piece === 'leaf' && said === 'leaves'),
+  );
+}
+
+/**
+ * Rules of a grams field that also reads the ingredient's own measures: `1 1/4 cup`, `2 sticks`, `2 EL`, `2 tbsp butter` in the butter's own row.
+ *
+ * @param ingredient what the larder knows of the row; plain weights are read without it
+ * @param name of the row
+ */
+export function gramsRules(
+  ingredient: Measurable | undefined,
+  words: string | undefined,
+  cups: CupSystem = 'metric',
+  name?: string,
+): AmountRules {
+  if (!ingredient) return GRAMS;
+  const weighs = (reading: AmountReading & Pick<ReadAmount, 'millilitres'>) =>
+    gramsOfReading(ingredient, reading, words, cups);
+  return {
+    ...GRAMS,
+    measures: {
+      valueOf: weighs,
+      names: ['g', 'kg', 'oz', 'lb', ...(gramsPerMl(ingredient) ? ['cups'] : []), ...Object.keys(ingredient.pieces)],
+      thing: name,
+      piece: (word) => pieceNamed(ingredient, word),
+      say: (reading) => {
+        const value = weighs(reading);
+        const { amount, unit = 'g' } = reading;
+        const text = measureText({ amount, unit, isAbout: false });
+        return value === undefined || unit === 'g' ? text : `${text} = ${gramsText(value)} g`;
+      },
+    },
+  };
 }
 
 /** Rules of the measure beside the grams: a number alone could be cups or spoons. */
-export function measureRules(ingredient: Measurable, words: string | undefined): AmountRules {
-  return { ...gramsRules(ingredient, words), unitNeeded: true, example: '1 1/4 cup' };
+export function measureRules(
+  ingredient: Measurable,
+  words: string | undefined,
+  cups: CupSystem = 'metric',
+  name?: string,
+): AmountRules {
+  return { ...gramsRules(ingredient, words, cups, name), unitNeeded: true, example: '1 1/4 cup' };
 }

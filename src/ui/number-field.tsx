@@ -1,7 +1,7 @@
 'use client';
 
 import { type ClipboardEvent, type KeyboardEvent, useId, useState } from 'react';
-import { type AmountRules, parseAmount } from './parse-amount';
+import { type AmountRules, type Proposal, parseAmount } from './parse-amount';
 
 interface NumberFieldProps {
   readonly label: string;
@@ -24,6 +24,13 @@ interface NumberFieldProps {
    */
   readonly look?: keyof typeof LOOKS;
   readonly onLeave?: () => void;
+}
+
+/** What stands in the field while it is worked in. */
+interface Typed {
+  readonly text: string;
+  readonly message: string | undefined;
+  readonly proposals?: readonly Proposal[];
 }
 
 const LOOKS = {
@@ -70,7 +77,9 @@ export function NumberField({
   onLeave,
 }: NumberFieldProps) {
   const id = useId();
-  const [typed, setTyped] = useState<{ text: string; message: string | undefined } | undefined>();
+  const [typed, setTyped] = useState<Typed | undefined>();
+  // What “3x” takes three times: what stood there before it was typed.
+  const [before, setBefore] = useState<number | undefined>();
   const shown = typed?.text ?? (value === undefined ? '' : write(value));
 
   const take = (text: string) => {
@@ -79,8 +88,8 @@ export function NumberField({
       onValue(undefined);
       return;
     }
-    const parsed = parseAmount(text, rules);
-    setTyped({ text, message: parsed.ok ? undefined : parsed.message });
+    const parsed = parseAmount(text, rules, before ?? value);
+    setTyped(parsed.ok ? { text, message: undefined } : { ...parsed, text });
     if (parsed.ok) onValue(parsed.value);
   };
 
@@ -95,11 +104,13 @@ export function NumberField({
       const clean = Math.round(next * 1e6) / 1e6;
       setTyped(undefined);
       onValue(clean);
-    } else if (event.key === 'Escape' && typed) {
-      setTyped(undefined);
+    } else if (event.key === 'Escape') {
+      // Leaves the field; the first press with something unreadable in it only takes that away.
       event.stopPropagation();
+      if (typed?.message) setTyped(undefined);
+      else event.currentTarget.blur();
     } else if (event.key === 'Enter' && !typed?.message) {
-      setTyped(undefined);
+      event.currentTarget.blur();
     }
   };
 
@@ -122,7 +133,8 @@ export function NumberField({
       >
         <input
           id={id}
-          inputMode={rules.unitNeeded ? 'text' : 'decimal'}
+          // A keypad without letters or a stroke could type no measure.
+          inputMode={rules.measures || rules.unitNeeded ? 'text' : 'decimal'}
           autoComplete="off"
           // For browsers that do not size a field by what stands in it.
           size={look === 'inline' ? Math.max((shown || placeholder || '').length, 2) : undefined}
@@ -133,7 +145,10 @@ export function NumberField({
           aria-invalid={typed?.message !== undefined}
           aria-describedby={typed?.message ? `${id}-message` : undefined}
           onChange={(event) => take(event.target.value)}
-          onFocus={(event) => event.target.select()}
+          onFocus={(event) => {
+            setBefore(value);
+            event.target.select();
+          }}
           onBlur={() => {
             if (!typed?.message) setTyped(undefined);
             onLeave?.();
@@ -146,13 +161,32 @@ export function NumberField({
         </span>
       </div>
       {typed?.message && (
-        <p
+        <div
           id={`${id}-message`}
           role="alert"
           className="absolute top-full right-0 z-20 font-sans leading-normal font-normal mt-1 w-max max-w-64 rounded-md border border-off/40 bg-off-wash px-2.5 py-1.5 text-left text-[13.5px] text-off shadow-lg"
         >
           {typed.message}
-        </p>
+          {typed.proposals && (
+            <span className="mt-1 flex flex-wrap gap-1.5">
+              {typed.proposals.map((proposal) => (
+                <button
+                  key={proposal.label}
+                  type="button"
+                  className="min-h-11 rounded-md border border-rule bg-sheet px-2.5 font-medium text-ink"
+                  // The field keeps the focus: leaving it first would take the message away.
+                  onPointerDown={(event) => event.preventDefault()}
+                  onClick={() => {
+                    setTyped(undefined);
+                    onValue(proposal.value);
+                  }}
+                >
+                  {proposal.label}
+                </button>
+              ))}
+            </span>
+          )}
+        </div>
       )}
     </div>
   );

@@ -1,7 +1,31 @@
-/** What a typed amount came to: a number, or why it cannot be read. */
+import { type MeasureUnit, WEIGHTS } from '@/core/matter/measures';
+import { type AmountReading, type ReadAmount, readAmount, readNumber, takeNumber } from '@/formats/amount';
+import { foldWords } from '@/formats/fold-words';
+
+/** A way to understand what was typed, to be chosen. */
+export interface Proposal {
+  readonly label: string;
+  readonly value: number;
+}
+
+/** What a typed amount came to: a number, or why it cannot be read, with what it may have meant. */
 export type ParsedAmount =
   | { readonly ok: true; readonly value: number }
-  | { readonly ok: false; readonly message: string };
+  | { readonly ok: false; readonly message: string; readonly proposals?: readonly Proposal[] };
+
+/** Kitchen measures a field reads beside its own unit. */
+export interface FieldMeasures {
+  /** what an amount of a unit is in the field's unit; nothing where it is not measured so */
+  valueOf(reading: AmountReading & Pick<ReadAmount, 'millilitres'>): number | undefined;
+  /** units that can be read, for messages */
+  readonly names: readonly string[];
+  /** the piece a word names: `eggs`, `leaves` */
+  piece?(word: string): MeasureUnit | undefined;
+  /** what may stand behind the amount: the row's own ingredient */
+  readonly thing?: string | undefined;
+  /** how a reading is said to a cook who has to choose */
+  say(reading: AmountReading): string;
+}
 
 /** Limits and words of a field. */
 export interface AmountRules {
@@ -11,38 +35,39 @@ export interface AmountRules {
   readonly unit: string;
   /** what units may be typed and what one of them is in the field's unit */
   readonly units?: Readonly<Record<string, number>>;
+  /** measures the field reads, instead of `units` */
+  readonly measures?: FieldMeasures;
   /** a number alone says too little here */
   readonly unitNeeded?: boolean;
+  /** “3x” takes what stands there three times */
+  readonly scales?: boolean;
   /** a number such as this field wants, for messages */
   readonly example: string;
 }
+
+const inGrams = ({ amount, unit }: AmountReading) =>
+  unit === undefined
+    ? amount
+    : Object.hasOwn(WEIGHTS, unit)
+      ? amount * WEIGHTS[unit as keyof typeof WEIGHTS]
+      : undefined;
+
+const sayPlain = ({ amount, unit }: AmountReading) => `${amount} ${unit ?? 'g'}`;
 
 /** Grams in a pan. */
 export const GRAMS: AmountRules = {
   least: 0,
   most: 100_000,
   unit: 'g',
-  units: { g: 1, kg: 1000 },
+  measures: { valueOf: inGrams, names: ['g', 'kg', 'oz', 'lb'], say: sayPlain },
   example: '12.5',
 };
 
-const VULGAR: Readonly<Record<string, string>> = {
-  '½': '1/2',
-  '⅓': '1/3',
-  '⅔': '2/3',
-  '¼': '1/4',
-  '¾': '3/4',
-  '⅛': '1/8',
-  '⅜': '3/8',
-  '⅝': '5/8',
-  '⅞': '7/8',
-};
-
-const refuse = (message: string): ParsedAmount => ({ ok: false, message });
-
-function isAmbiguousComma(text: string): boolean {
-  return /^\d{1,3},\d{3}$/.test(text);
-}
+const refuse = (message: string, proposals?: readonly Proposal[]): ParsedAmount => ({
+  ok: false,
+  message,
+  ...(proposals && proposals.length > 0 ? { proposals } : {}),
+});
 
 /** A few names as a list: `g and kg`, `g, kg, oz and others`. */
 function someOf(names: readonly string[]): string {
@@ -51,50 +76,113 @@ function someOf(names: readonly string[]): string {
   return shown.length < 2 ? shown.join('') : `${shown.slice(0, -1).join(', ')} and ${shown.at(-1)}`;
 }
 
-/** Reads `1 1/4`, `1/2`, `12,5`, `1 250` as a number; `NaN` when it is none. */
-function readNumber(text: string): number {
-  const fraction = /^(-?)(?:(\d+)\s+)?(\d+)\s*\/\s*(\d+)$/.exec(text);
-  if (fraction) {
-    const [, minus, whole, above, below] = fraction;
-    const value = Number(whole ?? 0) + Number(above) / Number(below);
-    return minus ? -value : value;
-  }
-  const plain = text.replace(/(\d)[\s\u00a0\u202f](?=\d{3}(\D|$))/g, '$1').replace(',', '.');
-  return /^[-+]?(\d+\.?\d*|\.\d+)(e[-+]?\d+)?$/i.test(plain) ? Number(plain) : Number.NaN;
+/** A value within the limits of its field. */
+function within(value: number, rules: AmountRules): ParsedAmount {
+  const withUnit = (limit: number) => `${limit.toLocaleString('en').replaceAll(',', ' ')} ${rules.unit}`.trim();
+  if (value < rules.least) return refuse(`It can't be below ${withUnit(rules.least)}.`);
+  if (value > rules.most) return refuse(`It can't be more than ${withUnit(rules.most)}. Check the number.`);
+  return { ok: true, value };
 }
 
-/**
- * Reads an amount as cooks type it: decimal comma or point, fractions, spaces, a unit behind.
- *
- * @param typed what stands in the field
- * @param rules limits, unit and example of the field
- * @example parseAmount('1 1/4 kg', GRAMS) // { ok: true, value: 1250 }
- */
-export function parseAmount(typed: string, rules: AmountRules): ParsedAmount {
-  const text = typed.trim();
-  if (text === '') return refuse(`Type a number, like ${rules.example}.`);
-  if (/[\r\n]/.test(text)) return refuse('That was several lines. Paste one number.');
-  const spelled = text.replace(/(\d)?([½⅓⅔¼¾⅛⅜⅝⅞])/g, (_, digit: string | undefined, sign: string) =>
-    digit ? `${digit} ${VULGAR[sign]}` : (VULGAR[sign] ?? ''),
-  );
-  const [, number = '', unit = ''] = /^([-+\d.,/\s\u00a0\u202f]*(?:e[-+]?\d+)?)\s*(.*)$/i.exec(spelled) ?? [];
-  if (isAmbiguousComma(number.trim())) {
-    return refuse(
-      `Is that ${number.trim().replace(',', '.')} or ${number.trim().replace(',', '')}? Type it without the comma.`,
-    );
-  }
-  const value = readNumber(number.trim());
-  if (!Number.isFinite(value)) return refuse(`That isn't a number. Type it like ${rules.example}.`);
+const noNumber = (rules: AmountRules) => refuse(`That isn't a number. Type it like ${rules.example}.`);
+
+/** A number and one of the field's own units. */
+function readPlain(text: string, sign: number, rules: AmountRules): ParsedAmount {
+  const taken = takeNumber(text);
+  const value = taken?.values[0];
+  if (!taken || value === undefined || !Number.isFinite(value)) return noNumber(rules);
   const units = rules.units ?? { [rules.unit]: 1 };
-  if (unit === '' && rules.unitNeeded) return refuse(`${number.trim()} of what? Type it like ${rules.example}.`);
-  const factor = unit === '' ? 1 : units[unit.toLowerCase()];
+  const unit = taken.rest.trim();
+  if (/^[\d.,]/.test(unit)) return noNumber(rules);
+  const factor = unit === '' ? 1 : (units[unit.toLowerCase()] ?? units[unit]);
+  if (unit === '' && rules.unitNeeded) return refuse(`${text} of what? Type it like ${rules.example}.`);
   if (factor === undefined) {
     const known = Object.keys(units).filter(Boolean);
     return refuse(known.length > 0 ? `Only ${someOf(known)} can be read here.` : 'Type the number alone.');
   }
-  const amount = value * factor;
-  const withUnit = (limit: number) => `${limit.toLocaleString('en').replaceAll(',', ' ')} ${rules.unit}`.trim();
-  if (amount < rules.least) return refuse(`It can't be below ${withUnit(rules.least)}.`);
-  if (amount > rules.most) return refuse(`It can't be more than ${withUnit(rules.most)}. Check the number.`);
-  return { ok: true, value: amount };
+  if (taken.values.length > 1)
+    return askWhich(
+      taken.values.map((each) => sign * each * factor),
+      rules,
+    );
+  return within(sign * value * factor, rules);
+}
+
+/** A number that can be read in two ways is asked, never guessed. */
+function askWhich(values: readonly number[], rules: AmountRules): ParsedAmount {
+  const shown = values.map((value) => `${value} ${rules.unit}`.trim());
+  const fits = (value: number) => within(value, rules).ok;
+  return refuse(
+    `Is that ${shown.join(' or ')}? Choose, or type it without the comma.`,
+    values.flatMap((value, i) => (fits(value) ? [{ label: shown[i] as string, value }] : [])),
+  );
+}
+
+/** An amount in kitchen measures. */
+function readMeasured(text: string, sign: number, rules: AmountRules, measures: FieldMeasures): ParsedAmount {
+  const read = readAmount(text);
+  if (!read || !Number.isFinite(read.amount)) return noNumber(rules);
+  const { asks, others, millilitres } = read;
+  const behind = read.rest.replace(/^[\s.,]+|[\s.,]+$/g, '');
+  const [word = ''] = behind.split(/\s/);
+  const piece = read.unit === undefined && word !== '' ? measures.piece?.(word) : undefined;
+  const unit = read.unit ?? piece;
+  const rest = piece === undefined ? behind : behind.slice(word.length).trim();
+  if (/^[\d.,=+*/]/.test(rest)) return noNumber(rules);
+  if (rest !== '' && !isTheThing(rest, measures.thing)) {
+    const known = measures.names;
+    return refuse(
+      unit === undefined ? `Only ${someOf(known)} can be read here.` : `“${rest.slice(0, 30)}” is not this row.`,
+    );
+  }
+  if (unit === undefined && (rules.unitNeeded || rest !== '')) {
+    const proposals = rules.unitNeeded ? [] : [{ label: `${read.amount} ${rules.unit}`, value: read.amount }];
+    return refuse(`${read.amount} of what? Type it like ${rules.example}.`, proposals);
+  }
+  const value = measures.valueOf({ amount: read.amount, unit, millilitres });
+  if (value === undefined) return refuse(`Only ${someOf(measures.names)} can be read here.`);
+  if (!asks) return within(sign * value, rules);
+  const proposals = [{ amount: read.amount, unit }, ...others].flatMap((reading) => {
+    const each = measures.valueOf({ ...reading, millilitres });
+    return each !== undefined && within(each, rules).ok ? [{ label: measures.say(reading), value: each }] : [];
+  });
+  return refuse(asks, proposals);
+}
+
+/** Whether what stands behind an amount is the row's own ingredient: one of its words is enough. */
+function isTheThing(rest: string, thing: string | undefined): boolean {
+  if (thing === undefined) return false;
+  const theirs = new Set(foldWords(thing).split(' '));
+  return foldWords(rest.replace(/^of\s+/i, ''))
+    .split(' ')
+    .some((word) => theirs.has(word) || theirs.has(word.replace(/s$/, '')));
+}
+
+const SCALED = /^(?:[x×*]\s*([\d.,/\s½⅓⅔¼¾⅛]+)|([\d.,/\s½⅓⅔¼¾⅛]+)\s*[x×])$/iu;
+
+/**
+ * Reads an amount as cooks type it: decimal comma or point, fractions, spaces, a unit behind; in fields that have them, kitchen measures in the
+ * common languages. What can be understood in several ways is asked.
+ *
+ * @param typed what stands in the field
+ * @param rules limits, unit and example of the field
+ * @param now what the field holds, for “3x”
+ * @example parseAmount('1 1/4 kg', GRAMS) // { ok: true, value: 1250 }
+ */
+export function parseAmount(typed: string, rules: AmountRules, now?: number): ParsedAmount {
+  const text = typed.trim();
+  if (text === '') return refuse(`Type a number, like ${rules.example}.`);
+  if (/[\r\n]/.test(text)) return refuse('That was several lines. Paste one number.');
+  const scaled = rules.scales && now !== undefined ? SCALED.exec(text) : null;
+  if (scaled && now !== undefined) {
+    const times = readNumber(scaled[1] ?? scaled[2] ?? '');
+    return Number.isFinite(times) && times > 0 ? within(now * times, rules) : noNumber(rules);
+  }
+  if (/e[-+]?\d+$/i.test(text) && !rules.unitNeeded) {
+    const value = readNumber(text);
+    return Number.isFinite(value) ? within(value, rules) : noNumber(rules);
+  }
+  const sign = /^[-−]/.test(text) ? -1 : 1;
+  const unsigned = text.replace(/^[-−+]\s*/, '');
+  return rules.measures ? readMeasured(unsigned, sign, rules, rules.measures) : readPlain(unsigned, sign, rules);
 }

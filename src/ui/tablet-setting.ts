@@ -8,19 +8,21 @@ import { useSyncExternalStore } from 'react';
  * @param name where it is kept
  * @param read the kept text as a value; nothing when it is none
  * @param usual until something is chosen
+ * @param before what an earlier version kept instead, if anything
  * @returns a hook: the value and how to choose another
  */
 export function tabletSetting<T extends string | number>(
   name: string,
   read: (text: string) => T | undefined,
   usual: T,
+  before: () => T | undefined = () => undefined,
 ): () => readonly [T, (value: T) => void] {
   const place = `dark-pour:${name}`;
   const listeners = new Set<() => void>();
   const current = (): T => {
     try {
       const kept = localStorage.getItem(place);
-      return (kept === null ? undefined : read(kept)) ?? usual;
+      return (kept === null ? before() : read(kept)) ?? usual;
     } catch {
       return usual;
     }

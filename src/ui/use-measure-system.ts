@@ -1,19 +1,57 @@
 'use client';
 
-import type { MeasureSystem } from '@/core/matter/measures';
+import { CUP_SYSTEMS, type CupSystem, type MeasureSystem } from '@/core/matter/measures';
 import { tabletSetting } from './tablet-setting';
 
-/** The choices, as a cook reads them. */
-export const MEASURE_SYSTEMS: Record<MeasureSystem, string> = {
-  grams: 'g',
-  ounces: 'g + oz',
-  cups: 'g + cups',
-  usCups: 'g + US cups',
+/** What stands beside grams, as a cook reads it. */
+export const MEASURE_SYSTEMS: Record<MeasureSystem, string> = { grams: 'g', ounces: 'g + oz', cups: 'g + cups' };
+
+/** Whose cups and spoons. */
+export const CUP_WORDS: Record<CupSystem, string> = {
+  metric: 'metric, 250 ml',
+  us: 'US, 240 ml',
+  imperial: 'imperial, 284 ml',
+  australian: 'Australian, spoon 20 ml',
 };
+
+/** An earlier version kept US cups among the measures. */
+const US_CUPS = 'usCups';
+const keptMeasures = () => localStorage.getItem('dark-pour:measures');
 
 /** The measures this tablet shows beside grams, and how to choose others. */
 export const useMeasureSystem = tabletSetting<MeasureSystem>(
   'measures',
-  (text) => (Object.hasOwn(MEASURE_SYSTEMS, text) ? (text as MeasureSystem) : undefined),
+  (text) => (text === US_CUPS ? 'cups' : Object.hasOwn(MEASURE_SYSTEMS, text) ? (text as MeasureSystem) : undefined),
   'grams',
 );
+
+/** The cups and spoons of this kitchen: wherever a cup is written, typed or pasted. */
+export const useCupSystem = tabletSetting<CupSystem>(
+  'cups',
+  (text) => (Object.hasOwn(CUP_SYSTEMS, text) ? (text as CupSystem) : undefined),
+  'metric',
+  () => (keptMeasures() === US_CUPS ? 'us' : undefined),
+);
+
+/** Both choices as one list: `g`, `g + oz`, `g + cups (US, 240 ml)`. */
+export function useMeasures() {
+  const [system, setSystem] = useMeasureSystem();
+  const [cups, setCups] = useCupSystem();
+  const options: readonly (readonly [value: string, words: string])[] = [
+    ['grams', MEASURE_SYSTEMS.grams],
+    ['ounces', MEASURE_SYSTEMS.ounces],
+    ...Object.entries(CUP_WORDS).map(([key, words]) => [`cups ${key}`, `${MEASURE_SYSTEMS.cups} (${words})`] as const),
+  ];
+  return {
+    system,
+    cups,
+    value: system === 'cups' ? `cups ${cups}` : system,
+    options,
+    choose: (value: string) => {
+      const [measure, which] = value.split(' ');
+      const named = (Object.keys(CUP_WORDS) as CupSystem[]).find((key) => key === which);
+      if (named) setCups(named);
+      setSystem(measure === 'cups' || measure === 'ounces' ? measure : 'grams');
+    },
+  };
+}

@@ -1,7 +1,7 @@
 import { expose } from 'comlink';
 import { type BalanceGoal, balanceFor } from '@/core/balance/goal';
 import { type BalanceResult, sizeOfChange } from '@/core/balance/result';
-import { fillings, type Measurable, type MeasureSystem } from '@/core/matter/measures';
+import { type CupSystem, fillings, type Measurable, type MeasureSystem } from '@/core/matter/measures';
 import { type Formula, predictFormula } from '@/core/predict/formula';
 import { monteCarlo } from '@/core/predict/monte-carlo';
 import { keepCurve } from '@/core/swap/keep-curve';
@@ -30,6 +30,7 @@ export interface KeepAnswer extends BalanceAnswer {
 /** Cups and spoons to round to: by line, what is measured in which form; lines without are weighed. */
 export interface Household {
   readonly system: MeasureSystem;
+  readonly cups: CupSystem;
   readonly lines: readonly ({ readonly measurable: Measurable; readonly form: string | undefined } | undefined)[];
 }
 
@@ -49,7 +50,7 @@ const door = {
       household &&
       ((line: number, grams: number) => {
         const measured = household.lines[line];
-        return measured && fillings(measured.measurable, grams, household.system, measured.form);
+        return measured && fillings(measured.measurable, grams, household.system, measured.form, household.cups);
       });
     const { status, grams, change, inTheWay, formula: after } = balanceFor(formula, goal, { fillable, freeTotal });
     return { status, grams, change, inTheWay, chance: [chanceOf(formula), chanceOf(after)] };

@@ -6,18 +6,38 @@
 /** Grams of the weights, exact. */
 export const WEIGHTS = { g: 1, kg: 1000, oz: 28.349523125, lb: 453.59237 } as const;
 
-/** Millilitres of the volumes, exact; a pinch is judgement. The metric cup is 250 ml, the US cup 8 US fluid ounces. */
+/** Millilitres of the volumes that are the same everywhere; a pinch is judgement. */
 export const VOLUMES = {
   ml: 1,
+  cl: 10,
+  dl: 100,
   l: 1000,
   flOz: 29.5735295625,
   cup: 250,
-  usCup: 236.5882365,
+  usCup: 240,
   tbsp: 15,
   auTbsp: 20,
   tsp: 5,
   pinch: 0.3,
 } as const;
+
+/**
+ * Cups and spoons, mL: metric; US as labels count them (21 CFR 101.9); imperial of half a pint; Australian with its larger tablespoon. One of them
+ * holds wherever a cup or a spoon is written or read.
+ */
+export const CUP_SYSTEMS = {
+  metric: { cup: 250, tbsp: 15, tsp: 5 },
+  us: { cup: 240, tbsp: 15, tsp: 5 },
+  imperial: { cup: 284.130625, tbsp: 17.7581640625, tsp: 5.919388 },
+  australian: { cup: 250, tbsp: 20, tsp: 5 },
+} as const satisfies Record<string, { cup: number; tbsp: number; tsp: number }>;
+
+export type CupSystem = keyof typeof CUP_SYSTEMS;
+
+/** mL of one of a volume, in the cups and spoons of a system. */
+export function millilitresOf(unit: VolumeUnit, cups: CupSystem = 'metric'): number {
+  return unit === 'cup' || unit === 'tbsp' || unit === 'tsp' ? CUP_SYSTEMS[cups][unit] : VOLUMES[unit];
+}
 
 export type WeightUnit = keyof typeof WEIGHTS;
 export type VolumeUnit = keyof typeof VOLUMES;
@@ -105,11 +125,16 @@ export function measureDoubt(unit: MeasureUnit, form: string | undefined): numbe
 }
 
 /** Grams of one of a unit, or `undefined` when this ingredient is not measured so. */
-export function gramsOfOne(ingredient: Measurable, unit: MeasureUnit, form?: string): number | undefined {
+export function gramsOfOne(
+  ingredient: Measurable,
+  unit: MeasureUnit,
+  form?: string,
+  cups?: CupSystem,
+): number | undefined {
   if (isWeight(unit)) return WEIGHTS[unit];
   if (isVolume(unit)) {
     const perMl = gramsPerMl(ingredient, form);
-    return perMl === undefined ? undefined : perMl * VOLUMES[unit];
+    return perMl === undefined ? undefined : perMl * millilitresOf(unit, cups);
   }
   return Object.hasOwn(ingredient.pieces, unit) ? ingredient.pieces[unit] : undefined;
 }
@@ -122,18 +147,27 @@ export function gramsOfOne(ingredient: Measurable, unit: MeasureUnit, form?: str
  * @returns `undefined` when this ingredient is not measured in that unit
  * @example weigh(cocoa, 2, 'tbsp', 'sifted') // { grams: 10.8, lnSd: 0.12 }
  */
-export function weigh(ingredient: Measurable, amount: number, unit: MeasureUnit, form?: string): Weighed | undefined {
-  const one = gramsOfOne(ingredient, unit, form);
+export function weigh(
+  ingredient: Measurable,
+  amount: number,
+  unit: MeasureUnit,
+  form?: string,
+  cups?: CupSystem,
+): Weighed | undefined {
+  const one = gramsOfOne(ingredient, unit, form, cups);
   return one === undefined ? undefined : { grams: amount * one, lnSd: measureDoubt(unit, form) };
 }
 
 /** Which measures a cook likes to see beside grams. */
-export type MeasureSystem = 'grams' | 'ounces' | 'cups' | 'usCups';
+export type MeasureSystem = 'grams' | 'ounces' | 'cups';
 
-/** Steps a unit is filled in, as parts of one. */
+/** Steps a unit is filled in, as parts of one: the usual ones, and the finer ones a measure is read in where those are too far off. */
 const QUARTERS = [0, 1 / 4, 1 / 3, 1 / 2, 2 / 3, 3 / 4] as const;
 const HALVES = [0, 1 / 2] as const;
 const TEASPOON = [0, 1 / 8, 1 / 4, 1 / 2, 3 / 4] as const;
+const FINER = [0, 1 / 8, 1 / 4, 1 / 3, 3 / 8, 1 / 2, 5 / 8, 2 / 3, 3 / 4, 7 / 8] as const;
+/** A measure is right within this share of the grams; beyond it it is an about. */
+const RIGHT_WITHIN = 0.03;
 
 /** A measure a cook can fill. */
 export interface KitchenAmount {
@@ -141,6 +175,8 @@ export interface KitchenAmount {
   readonly unit: MeasureUnit;
   readonly grams: number;
   readonly lnSd: number;
+  /** it is further than 3 % from the grams */
+  readonly isAbout: boolean;
 }
 
 /** The nearest amount that can be filled, whole units and the given parts of one. */
@@ -150,13 +186,22 @@ export function nearestPart(amount: number, parts: readonly number[]): number {
   return candidates.reduce((best, next) => (Math.abs(next - amount) < Math.abs(best - amount) ? next : best));
 }
 
-/** Volumes a system fills, the largest first, each from the least it is used for, ml. */
-function ladder(system: MeasureSystem): readonly { unit: VolumeUnit; parts: readonly number[]; fromMl: number }[] {
-  const cup: VolumeUnit = system === 'usCups' ? 'usCup' : 'cup';
+/** The nearest amount in the usual parts, or in finer ones where those are more than 3 % off. */
+function readIn(amount: number, parts: readonly number[]): { amount: number; isAbout: boolean } {
+  const isRight = (near: number) => Math.abs(near / amount - 1) <= RIGHT_WITHIN;
+  const usual = nearestPart(amount, parts);
+  if (isRight(usual)) return { amount: usual, isAbout: false };
+  const finer = nearestPart(amount, FINER);
+  return { amount: finer, isAbout: !isRight(finer) };
+}
+
+/** Volumes that are filled, the largest first, each from the least it is used for, ml. */
+function ladder(cups: CupSystem): readonly { unit: VolumeUnit; parts: readonly number[]; fromMl: number }[] {
+  const { cup, tbsp, tsp } = CUP_SYSTEMS[cups];
   return [
-    { unit: cup, parts: QUARTERS, fromMl: VOLUMES[cup] / 4 - 2 },
-    { unit: 'tbsp', parts: HALVES, fromMl: VOLUMES.tbsp },
-    { unit: 'tsp', parts: TEASPOON, fromMl: VOLUMES.tsp / 8 - 0.1 },
+    { unit: 'cup', parts: QUARTERS, fromMl: cup / 4 - 2 },
+    { unit: 'tbsp', parts: HALVES, fromMl: tbsp },
+    { unit: 'tsp', parts: TEASPOON, fromMl: tsp / 8 - 0.1 },
     { unit: 'pinch', parts: [0], fromMl: 0 },
   ];
 }
@@ -165,42 +210,42 @@ function ladder(system: MeasureSystem): readonly { unit: VolumeUnit; parts: read
 const COUNTED = ['leaf', 'stick', 'egg', 'yolk', 'sachet'];
 
 /**
- * Grams as the nearest amount a cook's measures can fill: quarters and thirds of a cup, half tablespoons, eighths and quarters of a teaspoon,
- * pinches; leaves, sticks and eggs are counted.
+ * Grams as the nearest amount a cook's measures can fill: quarters and thirds of a cup, half tablespoons, quarters of a teaspoon, pinches; leaves,
+ * sticks and eggs are counted. Where that is more than 3 % off, the next better fraction is read; where that is too, it is an about.
  *
  * @param grams g, above 0
+ * @param cups the cups and spoons of the kitchen
  * @returns `undefined` where nothing fits: no volume known, or the system is plain grams
+ * @example kitchenAmount(butter, 28.8, 'cups') // a quarter of a stick
  */
 export function kitchenAmount(
   ingredient: Measurable,
   grams: number,
   system: MeasureSystem,
   form?: string,
+  cups: CupSystem = 'metric',
 ): KitchenAmount | undefined {
   if (system === 'grams' || !(grams > 0)) return undefined;
   if (system === 'ounces') {
     const unit = grams >= WEIGHTS.lb ? 'lb' : 'oz';
     const amount = Math.round((grams / WEIGHTS[unit]) * 100) / 100;
-    return { amount, unit, grams: amount * WEIGHTS[unit], lnSd: WEIGHT_DOUBT };
+    return { amount, unit, grams: amount * WEIGHTS[unit], lnSd: WEIGHT_DOUBT, isAbout: false };
   }
   const piece = COUNTED.find((name) => Object.hasOwn(ingredient.pieces, name));
   if (piece) {
     const one = ingredient.pieces[piece] as number;
-    const amount = nearestPart(grams / one, HALVES);
-    if (amount > 0) return { amount, unit: piece, grams: amount * one, lnSd: PIECE_DOUBT };
+    const { amount, isAbout } = readIn(grams / one, HALVES);
+    if (amount > 0) return { amount, unit: piece, grams: amount * one, lnSd: PIECE_DOUBT, isAbout };
   }
   const perMl = gramsPerMl(ingredient, form);
   if (perMl === undefined) return undefined;
   const ml = grams / perMl;
-  const step = ladder(system).find(({ fromMl }) => ml >= fromMl);
+  const step = ladder(cups).find(({ fromMl }) => ml >= fromMl);
   if (!step) return undefined;
-  const amount = Math.max(nearestPart(ml / VOLUMES[step.unit], step.parts), step.unit === 'pinch' ? 1 : 0);
-  return {
-    amount,
-    unit: step.unit,
-    grams: amount * VOLUMES[step.unit] * perMl,
-    lnSd: measureDoubt(step.unit, form),
-  };
+  const one = millilitresOf(step.unit, cups);
+  const { amount, isAbout } =
+    step.unit === 'pinch' ? { amount: Math.max(Math.round(ml / one), 1), isAbout: true } : readIn(ml / one, step.parts);
+  return { amount, unit: step.unit, grams: amount * one * perMl, lnSd: measureDoubt(step.unit, form), isAbout };
 }
 
 /**
@@ -208,6 +253,7 @@ export function kitchenAmount(
  * tablespoon; leaves, sticks and eggs counted by halves.
  *
  * @param grams g wanted, above 0
+ * @param cups the cups and spoons of the kitchen
  * @returns rising; `undefined` when nothing but the scale measures it, or the system has no volumes
  */
 export function fillings(
@@ -215,18 +261,19 @@ export function fillings(
   grams: number,
   system: MeasureSystem,
   form?: string,
+  cups: CupSystem = 'metric',
 ): number[] | undefined {
-  if (system !== 'cups' && system !== 'usCups') return undefined;
+  if (system !== 'cups') return undefined;
   const perMl = gramsPerMl(ingredient, form);
-  const cup = system === 'cups' ? VOLUMES.cup : VOLUMES.usCup;
+  const { cup, tbsp, tsp } = CUP_SYSTEMS[cups];
   const piece = COUNTED.find((name) => Object.hasOwn(ingredient.pieces, name));
   const steps: readonly { one: number; most: number }[] = piece
     ? [{ one: (ingredient.pieces[piece] as number) / 2, most: 400 }]
     : perMl === undefined
       ? []
       : [
-          { one: (perMl * VOLUMES.tsp) / 2, most: 5 },
-          { one: perMl * VOLUMES.tbsp, most: Math.floor(cup / 2 / VOLUMES.tbsp) },
+          { one: (perMl * tsp) / 2, most: 5 },
+          { one: perMl * tbsp, most: Math.floor(cup / 2 / tbsp) },
           { one: (perMl * cup) / 4, most: 400 },
         ];
   const found = steps.flatMap(({ one, most }) => {

@@ -7,6 +7,7 @@ import { useMemo, useState } from 'react';
 import { contentsOf } from '@/core/matter/contents';
 import { isFreeOf, type Restriction } from '@/core/swap/restrictions';
 import type { Ingredient } from '@/formats/ingredient';
+import { plainMeaning } from '@/formats/ingredient-words';
 import { allergenLine } from '@/kitchen/allergen-sentences';
 import { Button } from '@/ui/button';
 import { IngredientForm } from '@/ui/ingredient/ingredient-form';
@@ -64,7 +65,11 @@ function find(query: string, ingredients: readonly Ingredient[], index: Fuse<Ing
       .map(({ item }) => item)
       .filter(fits);
     const exact = found.filter(hasNumbers);
-    return exact.length > 0 ? exact : found;
+    // A plain word means the plain thing: it stands first.
+    const plain = plainMeaning(words, ingredients).found.filter(fits);
+    const named = plain.filter(hasNumbers);
+    const first = exact.length > 0 && named.length > 0 ? named : plain;
+    return [...new Set([...first, ...(exact.length > 0 ? exact : found)])];
   }
   const used = recent.read();
   const place = ({ id }: Ingredient) => (used.includes(id) ? used.indexOf(id) : used.length);

@@ -1,14 +1,14 @@
 'use client';
 
 import { useDeferredValue, useMemo, useState } from 'react';
-import { formIn, type MeasureSystem } from '@/core/matter/measures';
+import { type CupSystem, formIn } from '@/core/matter/measures';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { byKey, type KnownPan, keyed, predictPan } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
-import { useMeasureSystem } from '@/ui/use-measure-system';
+import { useMeasures } from '@/ui/use-measure-system';
 import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
 import type { Household } from '@/workers/balance.worker';
 import { BenchBar } from './bench-bar';
@@ -33,12 +33,12 @@ import { useReadyAhead } from './use-ready-ahead';
 import { VerdictDetails } from './verdict-details';
 import { VerdictHead } from './verdict-head';
 
-/** The cups and spoons a balance rounds to, for each line of the known pan; nothing when the scale is used. */
-function cupsOf(draft: FormulaDraft, { keys }: KnownPan, larder: Larder, system: MeasureSystem): Household | undefined {
-  if (system !== 'cups' && system !== 'usCups') return undefined;
+/** The cups and spoons a balance rounds to, for each line of the known pan. */
+function cupsOf(draft: FormulaDraft, { keys }: KnownPan, larder: Larder, cups: CupSystem): Household {
   const lines = new Map(draft.lines.map((line) => [line.key, line]));
   return {
-    system,
+    system: 'cups',
+    cups,
     lines: keys.map((key) => {
       const line = lines.get(key);
       const known = line && itemOf(draft, larder, line.ingredient)?.stocked;
@@ -93,11 +93,11 @@ export function BalanceScreen({
   const [household, setHousehold] = useState(false);
   const [openKey, setOpenKey] = useState<string | undefined>();
   const [compared, setCompared] = useState<readonly Compared[]>([]);
-  const [measures] = useMeasureSystem();
+  const { system: measures, cups } = useMeasures();
   const [kitchenC] = useKitchenTemperature();
   const doubt = useDoubt(predicted?.formula, rested);
   const balancing = useBalancing(formula, larder, (asked, pan) =>
-    cupsOf(asked, pan, larder, household ? measures : 'grams'),
+    household && measures === 'cups' ? cupsOf(asked, pan, larder, cups) : undefined,
   );
   const { proposal } = balancing;
   useReadyAhead(view === 'map' ? undefined : predicted?.formula, balancing.ready);
@@ -173,6 +173,7 @@ export function BalanceScreen({
             larder={larder}
             from={isStep ? changedFrom(draft, formula.previousDraft) : NO_CHANGES}
             measures={measures}
+            cups={cups}
             current={current}
             openKey={openKey}
             onOpenKey={setOpenKey}
@@ -194,7 +195,7 @@ export function BalanceScreen({
                 balancing={balancing}
                 justBalanced={formula.lastStep === 'balanced'}
                 nameOf={nameOf}
-                household={measures === 'cups' || measures === 'usCups' ? household : undefined}
+                household={measures === 'cups' ? household : undefined}
                 onHousehold={setHousehold}
                 canKeepFlow={otherwise}
               />

@@ -2,12 +2,11 @@
 
 import { Redo2, Undo2 } from 'lucide-react';
 import { memo, type ReactNode } from 'react';
-import type { MeasureSystem } from '@/core/matter/measures';
 import { NumberField } from '@/ui/number-field';
 import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
 import { KITCHEN_RULES, useKitchenTemperature } from '@/ui/use-kitchen-temperature';
-import { MEASURE_SYSTEMS, useMeasureSystem } from '@/ui/use-measure-system';
+import { useMeasures } from '@/ui/use-measure-system';
 import { FormulaName } from './formula-name';
 import { LaterMenu } from './later-parts';
 import type { OpenFormula } from './use-formula';
@@ -33,7 +32,7 @@ export const BenchBar = memo(function BenchBar({
   isVariant: boolean;
   onSheet: (sheet: 'versions' | 'variants' | 'tags') => void;
 }) {
-  const [measures, chooseMeasures] = useMeasureSystem();
+  const measures = useMeasures();
   const [kitchenC, setKitchenC] = useKitchenTemperature();
   return (
     <TopBar>
@@ -58,12 +57,12 @@ export const BenchBar = memo(function BenchBar({
         <select
           aria-label="Measures beside grams"
           className="h-11 w-[74px] rounded-md bg-transparent px-1 text-white [&>option]:text-black"
-          value={measures}
-          onChange={(event) => chooseMeasures(event.target.value as MeasureSystem)}
+          value={measures.value}
+          onChange={(event) => measures.choose(event.target.value)}
         >
-          {(Object.keys(MEASURE_SYSTEMS) as MeasureSystem[]).map((system) => (
-            <option key={system} value={system}>
-              {MEASURE_SYSTEMS[system]}
+          {measures.options.map(([value, words]) => (
+            <option key={value} value={value}>
+              {words}
             </option>
           ))}
         </select>

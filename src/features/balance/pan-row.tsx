@@ -4,7 +4,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical, Lock, LockOpen } from 'lucide-react';
 import { memo, useMemo } from 'react';
-import type { MeasureSystem } from '@/core/matter/measures';
+import type { CupSystem, MeasureSystem } from '@/core/matter/measures';
 import type { Moment } from '@/core/predict/moments';
 import type { MomentChange } from '@/core/predict/sensitivity';
 import type { Ingredient } from '@/formats/ingredient';
@@ -35,6 +35,7 @@ export interface PanRowProps {
   /** what a little more of it would do at which moments, while its drawer is open */
   readonly more: { readonly moments: readonly Moment[]; readonly changes: readonly MomentChange[] } | undefined;
   readonly measures: MeasureSystem;
+  readonly cups: CupSystem;
   readonly onSwap: (key: string) => void;
   readonly onBlend: (key: string) => void;
   readonly open: boolean;
@@ -51,19 +52,23 @@ const LockState = memo(({ locked }: { locked: boolean }) =>
 
 /** One ingredient in the pan. Its drawer holds steps, limits and places, for one finger. */
 export const PanRow = memo(function PanRow(props: PanRowProps) {
-  const { line, name, missing, share, from, open, onOpen, edit, pause, least, most, ingredient, measures } = props;
+  const { line, name, missing, share, from, open, onOpen, edit, pause, least, most, ingredient, measures, cups } =
+    props;
   const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, transition, isDragging } = useSortable({
     id: line.key,
   });
-  const inGrams = useMemo(() => gramsRules(ingredient, line.form), [ingredient, line.form]);
-  const inMeasures = useMemo(() => ingredient && measureRules(ingredient, line.form), [ingredient, line.form]);
+  const inGrams = useMemo(() => gramsRules(ingredient, line.form, cups, name), [ingredient, line.form, cups, name]);
+  const inMeasures = useMemo(
+    () => ingredient && measureRules(ingredient, line.form, cups, name),
+    [ingredient, line.form, cups, name],
+  );
   const moved = transform ? { transform: CSS.Translate.toString(transform), transition } : undefined;
   return (
     <li
       ref={setNodeRef}
       style={moved}
       data-key={line.key}
-      className={`border-rule border-b ${isDragging ? 'relative z-10 bg-field shadow-lg' : ''} ${open ? 'bg-field' : ''} ${props.current ? 'shadow-[inset_3px_0_0_var(--color-enamel)]' : ''}`}
+      className={`border-rule border-b has-[input[aria-invalid=true]]:pb-24 ${isDragging ? 'relative z-10 bg-field shadow-lg' : ''} ${open ? 'bg-field' : ''} ${props.current ? 'shadow-[inset_3px_0_0_var(--color-enamel)]' : ''}`}
     >
       <div className="flex items-start py-1">
         <button
@@ -127,7 +132,7 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
               look="quiet"
               value={line.grams}
               rules={inMeasures}
-              write={(g) => besideGrams(ingredient, g, measures, line.form) ?? ''}
+              write={(g) => besideGrams(ingredient, g, measures, line.form, cups) ?? ''}
               onValue={(value) => value !== undefined && edit({ type: 'grams', key: line.key, grams: value })}
               onLeave={pause}
             />

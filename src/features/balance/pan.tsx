@@ -14,7 +14,7 @@ import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrate
 import { Plus } from 'lucide-react';
 import { Fragment, useCallback, useDeferredValue, useMemo, useState } from 'react';
 import { reachOf } from '@/core/balance/problem';
-import type { MeasureSystem } from '@/core/matter/measures';
+import type { CupSystem, MeasureSystem } from '@/core/matter/measures';
 import type { MomentChange } from '@/core/predict/sensitivity';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { Key } from '@/ui/button';
@@ -37,6 +37,9 @@ const PARTS_WORDS: Record<Parts, string> = {
   chocolate: 'choc. = 100',
   liquid: 'liquid = 100',
 };
+
+/** The batch: “3x” makes three of it. */
+const BATCH = { ...GRAMS, least: 1, scales: true };
 
 /** A per cent sign stays with its number. */
 const NO_BREAK_PERCENT = '\u00a0%';
@@ -65,6 +68,7 @@ export function Pan({
   larder,
   from,
   measures,
+  cups,
   current,
   openKey,
   onOpenKey,
@@ -78,6 +82,7 @@ export function Pan({
   /** grams before the last balance, by row */
   from: ReadonlyMap<string, number>;
   measures: MeasureSystem;
+  cups: CupSystem;
   /** key of the row the keys act on */
   current: string | undefined;
   /** key of the row whose drawer is open */
@@ -130,7 +135,7 @@ export function Pan({
           <NumberField
             label="Batch total, scales every row"
             value={total}
-            rules={{ ...GRAMS, least: 1 }}
+            rules={BATCH}
             write={gramsPlain}
             step={10}
             disabled={total === 0}
@@ -190,6 +195,7 @@ export function Pan({
                     ingredient={itemOf(draft, larder, line.ingredient)?.stocked}
                     more={openKey === line.key ? tried : undefined}
                     measures={measures}
+                    cups={cups}
                     onSwap={onSwap}
                     onBlend={onBlend}
                     open={openKey === line.key}

@@ -1,4 +1,4 @@
-import { formIn, kitchenAmount, type MeasureSystem } from '@/core/matter/measures';
+import { type CupSystem, formIn, kitchenAmount, type MeasureSystem } from '@/core/matter/measures';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Stage } from '@/formats/stages';
 import { allergenWords } from '@/kitchen/allergen-sentences';
@@ -51,15 +51,21 @@ const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
  * Writes a formula as a bench card.
  *
  * @param system measures that stand beside the grams
+ * @param cups whose cups and spoons
  */
-export function benchCard(file: FormulaFile, larder: Larder, system: MeasureSystem): BenchCard {
+export function benchCard(
+  file: FormulaFile,
+  larder: Larder,
+  system: MeasureSystem,
+  cups: CupSystem = 'metric',
+): BenchCard {
   const prediction = predictPan(keyed(file), larder)?.prediction;
   const contents = panContents(file, larder);
   const declared = allergenWords(contents);
   const rowOf = ({ ingredient, grams: g, form }: FormulaFile['lines'][number]): CardRow => {
     const item = itemOf(file, larder, ingredient);
     const each = item?.stocked;
-    const measure = each && kitchenAmount(each, g, system === 'grams' ? 'cups' : system, formIn(each, form));
+    const measure = each && kitchenAmount(each, g, system === 'grams' ? 'cups' : system, formIn(each, form), cups);
     return {
       grams: `${grams(g)} g`,
       measure: measure ? measureText(measure) : '',

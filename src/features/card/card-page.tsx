@@ -5,7 +5,7 @@ import Link from 'next/link';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { Button } from '@/ui/button';
-import { useMeasureSystem } from '@/ui/use-measure-system';
+import { useMeasures } from '@/ui/use-measure-system';
 import { benchCard } from './bench-card';
 
 /** The bench card: one page, black on white, on screen as on paper. */
@@ -18,8 +18,8 @@ export function CardPage({
   file: FormulaFile;
   ingredients: readonly Ingredient[];
 }) {
-  const [system] = useMeasureSystem();
-  const card = benchCard(file, new Map(ingredients.map((each) => [each.id, each])), system);
+  const { system, cups } = useMeasures();
+  const card = benchCard(file, new Map(ingredients.map((each) => [each.id, each])), system, cups);
   return (
     <main className="mx-auto max-w-[760px] bg-white px-8 py-6 text-black">
       <div className="no-print mb-6 flex flex-wrap gap-2 text-ink">
@@ -27,7 +27,7 @@ export function CardPage({
           <Printer size={17} aria-hidden="true" /> Print
         </Button>
         <a
-          href={`/api/formulas/${id}/card`}
+          href={`/api/formulas/${id}/card?cups=${cups}`}
           className="inline-flex min-h-11 items-center rounded-lg border border-[#c9d2d4] px-4 font-medium text-black"
         >
           PDF

@@ -4,6 +4,7 @@ import { compositionVector } from '@/core/matter/components';
 import { type Contents, contentsOf, isFreeOfAllergen } from '@/core/matter/contents';
 import { nutrition } from '@/core/matter/nutrition';
 import type { StoredIngredient } from '@/formats/ingredient';
+import { plainMeaning } from '@/formats/ingredient-words';
 import { allergenLine } from '@/kitchen/allergen-sentences';
 
 /** An ingredient as the table shows it. */
@@ -70,15 +71,21 @@ export interface LarderFilter {
 
 export const EVERYTHING: LarderFilter = { query: '', group: '', without: '', vegan: false, own: false };
 
-/** The rows that pass a filter: every word of the query must stand somewhere in them. */
+/** The rows that pass a filter: every word of the query stands somewhere in them, or they are what the query plainly means in a kitchen's words. */
 export function filterRows(all: readonly LarderRow[], filter: LarderFilter): LarderRow[] {
   const words = filter.query.toLowerCase().split(/\s+/).filter(Boolean);
+  const meant = new Set(
+    plainMeaning(
+      filter.query,
+      all.map(({ ingredient }) => ingredient),
+    ).found.map(({ id }) => id),
+  );
   return all.filter(
     ({ ingredient, contents, words: has, group }) =>
       (filter.group === '' || group === filter.group) &&
       (filter.without === '' || isFreeOfAllergen(filter.without, contents)) &&
       (!filter.vegan || contents.vegan === 'yes') &&
       (!filter.own || ingredient.origin === 'own') &&
-      words.every((word) => has.includes(word)),
+      (words.every((word) => has.includes(word)) || meant.has(ingredient.id)),
   );
 }

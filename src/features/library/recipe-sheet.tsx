@@ -2,23 +2,16 @@
 
 import { useMemo, useState } from 'react';
 import { findUse } from '@/core/balance/uses';
+import type { CupSystem } from '@/core/matter/measures';
 import { recipeLinesOfCsv } from '@/formats/formula-csv';
 import { type FormulaFileInput, MOST_GRAMS } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { findRecipe } from '@/formats/recipe-json-ld';
-import { gramsOfRow, type RecipeRow, readRecipeText } from '@/formats/recipe-text';
+import { type RecipeRow, readRecipeText } from '@/formats/recipe-text';
 import { Button } from '@/ui/button';
-import { grams, gramsPlain } from '@/ui/format';
-import { NumberField } from '@/ui/number-field';
-import { GRAMS } from '@/ui/parse-amount';
 import { Sheet } from '@/ui/sheet';
-
-/** What a cook said about a doubtful line. */
-interface Answer {
-  readonly ingredient?: string;
-  readonly grams?: number | undefined;
-  readonly left?: boolean;
-}
+import { CUP_WORDS, useCupSystem } from '@/ui/use-measure-system';
+import { answeredRow, type RecipeAnswer, RecipeRowView } from './recipe-row';
 
 const USE = findUse('coat_eclair');
 
@@ -52,23 +45,18 @@ export function RecipeSheet({
 }) {
   const [text, setText] = useState(start);
   const [name, setName] = useState('');
-  const [answers, setAnswers] = useState<Readonly<Record<number, Answer>>>({});
+  const [answers, setAnswers] = useState<Readonly<Record<number, RecipeAnswer>>>({});
+  const [cups, setCups] = useCupSystem();
   const [fault, setFault] = useState<string | undefined>();
   const read = useMemo(() => linesOf(text), [text]);
-  const rows = useMemo(() => readRecipeText(read.text, ingredients), [read, ingredients]);
+  const rows = useMemo(() => readRecipeText(read.text, ingredients, cups), [read, ingredients, cups]);
 
-  const answered = (row: RecipeRow, i: number) => {
-    const answer = answers[i] ?? {};
-    const id = answer.ingredient ?? (row.sure ? row.candidates[0]?.id : undefined);
-    const ingredient = ingredients.find((each) => each.id === id);
-    const amount = answer.grams ?? (ingredient && gramsOfRow(row, ingredient));
-    return { left: answer.left ?? false, ingredient, amount };
-  };
+  const answered = (row: RecipeRow, i: number) => answeredRow(row, answers[i] ?? {}, ingredients, cups);
   const open = rows.filter((row, i) => {
     const { left, ingredient, amount } = answered(row, i);
     return !left && (!ingredient || amount === undefined || amount > MOST_GRAMS);
   }).length;
-  const say = (i: number, answer: Answer) => setAnswers({ ...answers, [i]: { ...answers[i], ...answer } });
+  const say = (i: number, answer: RecipeAnswer) => setAnswers({ ...answers, [i]: { ...answers[i], ...answer } });
 
   const create = async () => {
     const title = (name || read.name).trim();
@@ -125,15 +113,31 @@ export function RecipeSheet({
           }}
         />
       </label>
-      <label className="mt-2 block max-w-md">
-        <span className="mb-1 block text-mute">Name</span>
-        <input
-          className="h-11 w-full rounded-lg border border-rule bg-field px-3"
-          value={name || read.name}
-          maxLength={120}
-          onChange={(event) => setName(event.target.value)}
-        />
-      </label>
+      <div className="mt-2 flex flex-wrap gap-3">
+        <label className="block w-full max-w-md">
+          <span className="mb-1 block text-mute">Name</span>
+          <input
+            className="h-11 w-full rounded-lg border border-rule bg-field px-3"
+            value={name || read.name}
+            maxLength={120}
+            onChange={(event) => setName(event.target.value)}
+          />
+        </label>
+        <label className="block">
+          <span className="mb-1 block text-mute">Cups and spoons in it</span>
+          <select
+            className="h-11 rounded-lg border border-rule bg-field px-2"
+            value={cups}
+            onChange={(event) => setCups(event.target.value as CupSystem)}
+          >
+            {(Object.keys(CUP_WORDS) as CupSystem[]).map((key) => (
+              <option key={key} value={key}>
+                {CUP_WORDS[key]}
+              </option>
+            ))}
+          </select>
+        </label>
+      </div>
       {fault && (
         <p role="alert" className="mt-2 text-off">
           {fault}
@@ -141,62 +145,17 @@ export function RecipeSheet({
       )}
       {rows.length > 0 && (
         <ul className="mt-3 space-y-1.5" data-testid="recipe-rows">
-          {rows.map((row, i) => {
-            const { left, ingredient, amount } = answered(row, i);
-            const asks = !left && (!ingredient || amount === undefined);
-            return (
-              <li
-                key={row.line}
-                className={`grid grid-cols-[1fr_minmax(0,1.2fr)_112px_auto] items-center gap-3 rounded-lg px-2 py-1 ${
-                  asks ? 'bg-near-wash' : ''
-                } ${left ? 'opacity-50' : ''}`}
-              >
-                <span className="min-w-0 truncate" title={row.raw}>
-                  {row.raw}
-                </span>
-                <select
-                  aria-label={`Ingredient for ${row.raw}`}
-                  className="h-11 w-full min-w-0 rounded-lg border border-rule bg-field px-2"
-                  value={ingredient?.id ?? ''}
-                  disabled={left}
-                  onChange={(event) => say(i, { ingredient: event.target.value })}
-                >
-                  <option value="" disabled>
-                    which one?
-                  </option>
-                  {[...new Set([...row.candidates, ...(ingredient ? [ingredient] : [])])].map((candidate) => (
-                    <option key={candidate.id} value={candidate.id}>
-                      {candidate.name}
-                    </option>
-                  ))}
-                  <optgroup label="all">
-                    {ingredients.map((each) => (
-                      <option key={each.id} value={each.id}>
-                        {each.name}
-                      </option>
-                    ))}
-                  </optgroup>
-                </select>
-                {!ingredient || (amount !== undefined && answers[i]?.grams === undefined) ? (
-                  <span className="read text-right">{amount === undefined ? '–' : `${grams(amount)} g`}</span>
-                ) : (
-                  <NumberField
-                    label={`Grams for ${row.raw}`}
-                    optional
-                    placeholder="?"
-                    value={amount}
-                    rules={GRAMS}
-                    write={gramsPlain}
-                    disabled={left}
-                    onValue={(value) => say(i, { grams: value })}
-                  />
-                )}
-                <Button look="bare" className="!px-2 text-[13px]" onClick={() => say(i, { left: !left })}>
-                  {left ? 'Take it' : 'Leave out'}
-                </Button>
-              </li>
-            );
-          })}
+          {rows.map((row, i) => (
+            <RecipeRowView
+              key={row.line}
+              row={row}
+              answered={answered(row, i)}
+              isSaid={answers[i]?.grams !== undefined}
+              ingredients={ingredients}
+              cups={cups}
+              onSay={(answer) => say(i, answer)}
+            />
+          ))}
         </ul>
       )}
     </Sheet>

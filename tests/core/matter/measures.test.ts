@@ -6,6 +6,7 @@ import {
   kitchenAmount,
   type MeasureUnit,
   measureDoubt,
+  millilitresOf,
   nearestPart,
   VOLUMES,
   WEIGHTS,
@@ -24,7 +25,10 @@ const chocolate = get('dark-couverture-64');
 describe('measures', () => {
   it('convert exactly between weights and between volumes', () => {
     expect(WEIGHTS.lb / WEIGHTS.oz).toBeCloseTo(16, 9);
-    expect(VOLUMES.usCup / VOLUMES.flOz).toBeCloseTo(8, 9);
+    expect(VOLUMES.usCup).toBe(240);
+    expect(millilitresOf('cup', 'us')).toBe(240);
+    expect(millilitresOf('tbsp', 'australian')).toBe(20);
+    expect(millilitresOf('cup', 'imperial') / VOLUMES.flOz).toBeCloseTo(9.6076, 4);
     expect(weigh(chocolate, 2, 'lb')?.grams).toBeCloseTo(907.18474, 4);
   });
 
@@ -78,7 +82,7 @@ describe('measures', () => {
 
   it('show grams as what can be filled, never far off', () => {
     expect(kitchenAmount(chocolate, 210, 'cups', 'chopped')).toMatchObject({ amount: 1.25, unit: 'cup' });
-    expect(kitchenAmount(cocoa, 18, 'cups', 'sifted')).toMatchObject({ amount: 3.5, unit: 'tbsp' });
+    expect(kitchenAmount(cocoa, 18, 'cups', 'sifted')).toMatchObject({ amount: 10 / 3, unit: 'tbsp' });
     expect(kitchenAmount(get('gelatin-leaf-200'), 14, 'cups')).toMatchObject({ amount: 7, unit: 'leaf' });
     expect(kitchenAmount(get('salt-fine'), 0.2, 'cups')?.unit).toBe('pinch');
     expect(kitchenAmount(chocolate, 453.6, 'ounces')).toMatchObject({ amount: 1, unit: 'lb' });

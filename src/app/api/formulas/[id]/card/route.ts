@@ -1,3 +1,4 @@
+import { CUP_SYSTEMS, type CupSystem } from '@/core/matter/measures';
 import { benchCard } from '@/features/card/bench-card';
 import { cardPdf } from '@/features/card/card-pdf';
 import { sharedDatabase } from '@/server/db/database';
@@ -5,14 +6,16 @@ import { answering, RequestError } from '@/server/read-request';
 import { findFormula } from '@/server/repositories/formulas';
 import { listIngredients } from '@/server/repositories/larder';
 
-/** The bench card of a formula as a PDF. */
-export async function GET(_request: Request, { params }: { params: Promise<{ id: string }> }) {
+/** The bench card of a formula as a PDF; `?cups=us` measures in other cups than metric ones. */
+export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   return answering(async () => {
     const { db } = await sharedDatabase();
     const formula = await findFormula(db, (await params).id);
     if (!formula) throw new RequestError(404, 'This formula was deleted, or never was here.');
     const larder = new Map((await listIngredients(db)).map((each) => [each.id, each]));
-    const pdf = await cardPdf(benchCard(formula.file, larder, 'grams'));
+    const asked = new URL(request.url).searchParams.get('cups') ?? '';
+    const cups = Object.hasOwn(CUP_SYSTEMS, asked) ? (asked as CupSystem) : 'metric';
+    const pdf = await cardPdf(benchCard(formula.file, larder, 'grams', cups));
     return new Response(new Uint8Array(pdf), {
       headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="bench-card.pdf"' },
     });

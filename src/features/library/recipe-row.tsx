@@ -1,0 +1,113 @@
+import type { CupSystem } from '@/core/matter/measures';
+import type { Ingredient } from '@/formats/ingredient';
+import { gramsOfRow, type RecipeRow } from '@/formats/recipe-text';
+import { Button } from '@/ui/button';
+import { grams, gramsPlain } from '@/ui/format';
+import { gramsRules, measureText } from '@/ui/kitchen-measure';
+import { NumberField } from '@/ui/number-field';
+import { IngredientBox } from './ingredient-box';
+
+/** What a cook said about a line. */
+export interface RecipeAnswer {
+  readonly ingredient?: string;
+  readonly grams?: number | undefined;
+  readonly left?: boolean;
+}
+
+/** A line with what was said about it. */
+export interface AnsweredRow {
+  readonly left: boolean;
+  readonly ingredient: Ingredient | undefined;
+  /** g; nothing while the cook has to say */
+  readonly amount: number | undefined;
+}
+
+/** Takes a line and its answer together. A line whose amount is asked has none until the cook has said it. */
+export function answeredRow(
+  row: RecipeRow,
+  answer: RecipeAnswer,
+  ingredients: readonly Ingredient[],
+  cups: CupSystem,
+): AnsweredRow {
+  const guess = row.sure || row.asks !== undefined ? row.candidates[0]?.id : undefined;
+  const ingredient = ingredients.find(({ id }) => id === (answer.ingredient ?? guess));
+  const amount = answer.grams ?? (ingredient && row.asks === undefined ? gramsOfRow(row, ingredient, cups) : undefined);
+  return { left: answer.left ?? false, ingredient, amount };
+}
+
+/** Ways to understand an amount that is asked, the proposed one first. */
+function proposals(row: RecipeRow, ingredient: Ingredient | undefined, cups: CupSystem) {
+  if (!ingredient || row.amount === undefined) return [];
+  const readings = [{ amount: row.amount, unit: row.unit }, ...row.others];
+  const known = readings.flatMap(({ amount, unit }) => {
+    const value = gramsOfRow({ ...row, amount, unit }, ingredient, cups);
+    const text = measureText({ amount, unit: unit ?? 'g', isAbout: false });
+    return value === undefined ? [] : [{ label: unit === 'g' ? text : `${text} = ${grams(value)} g`, value }];
+  });
+  return known.length > 0 || row.unit !== undefined ? known : [{ label: `${grams(row.amount)} g`, value: row.amount }];
+}
+
+/** One line of a recipe: what was written, which ingredient, how much; what is doubtful is asked, with proposals. */
+export function RecipeRowView({
+  row,
+  answered: { left, ingredient, amount },
+  isSaid,
+  ingredients,
+  cups,
+  onSay,
+}: {
+  row: RecipeRow;
+  answered: AnsweredRow;
+  /** the cook typed or chose the amount */
+  isSaid: boolean;
+  ingredients: readonly Ingredient[];
+  cups: CupSystem;
+  onSay: (answer: RecipeAnswer) => void;
+}) {
+  const asks = !left && (!ingredient || amount === undefined);
+  const offered = amount === undefined ? proposals(row, ingredient, cups) : [];
+  return (
+    <li className={`rounded-lg px-2 py-1 ${asks ? 'bg-near-wash' : ''} ${left ? 'opacity-50' : ''}`}>
+      <div className="grid grid-cols-[1fr_minmax(0,1.2fr)_112px_auto] items-center gap-3">
+        <span className="min-w-0 truncate" title={row.raw}>
+          {row.raw}
+        </span>
+        <IngredientBox
+          label={`Ingredient for ${row.raw}`}
+          value={ingredient}
+          likely={row.candidates}
+          ingredients={ingredients}
+          disabled={left}
+          onChoose={({ id }) => onSay({ ingredient: id })}
+        />
+        {!ingredient || (amount !== undefined && !isSaid) ? (
+          <span className="read text-right">{amount === undefined ? '–' : `${grams(amount)} g`}</span>
+        ) : (
+          <NumberField
+            label={`Grams for ${row.raw}`}
+            optional
+            placeholder="?"
+            value={amount}
+            rules={gramsRules(ingredient, row.form, cups, ingredient.name)}
+            write={gramsPlain}
+            disabled={left}
+            onValue={(value) => onSay({ grams: value })}
+          />
+        )}
+        <Button look="bare" className="!px-2 text-[13px]" onClick={() => onSay({ left: !left })}>
+          {left ? 'Take it' : 'Leave out'}
+        </Button>
+      </div>
+      {asks && row.asks && (
+        <p className="flex flex-wrap items-center gap-2 pb-1 text-[13.5px] text-near">
+          {row.asks}
+          {offered.map(({ label, value }) => (
+            <Button key={label} className="!px-3" onClick={() => onSay({ grams: value })}>
+              {label}
+            </Button>
+          ))}
+        </p>
+      )}
+    </li>
+  );
+}
