@@ -35,7 +35,7 @@ test('a balance is proposed with a goal, refused, and tried another way; nothing
   await page.getByLabel('What the balance is after').selectOption('cheapest');
   await page.keyboard.press('b');
   const card = page.getByTestId('outcome');
-  await expect(card).toContainText('This would land');
+  await expect(card).toContainText(/This would (just )?land/);
   await expect(card).toContainText(/✕ → .* ✓/);
   expect((await kept(page, id)).file.lines[0]?.grams).toBe(200);
   await expect(gramsOf(page, 'Dark couverture')).toHaveValue('200');
@@ -44,7 +44,7 @@ test('a balance is proposed with a goal, refused, and tried another way; nothing
   await page.keyboard.press('b');
   await card.getByRole('button', { name: 'Try another way' }).click();
   await expect(page.getByLabel('What the balance is after')).toHaveValue('leastSugar');
-  await expect(card).toContainText('This would land');
+  await expect(card).toContainText(/This would (just )?land/);
   await card.getByRole('button', { name: /Accept/ }).click();
   await saved(page);
   expect((await kept(page, id)).file.lines.map(({ grams }) => grams)).not.toEqual([200, 200, 20]);
@@ -68,7 +68,7 @@ test('what stands in the way can be let go by a button each', async ({ page, sil
   await expect(card).toContainText('It cannot land as things stand.');
   await expect(card).toContainText('Letting all of these go is enough');
   await card.getByRole('button', { name: 'Let all of them go' }).click();
-  await expect(card).toContainText('This would land');
+  await expect(card).toContainText(/This would (just )?land/);
   expect(silent).toEqual([]);
 });
 
@@ -183,11 +183,16 @@ test('a pasted recipe is matched, doubtful lines are asked, and it becomes a for
   const sheet = page.getByRole('dialog');
   await sheet
     .getByRole('textbox', { name: /A line an ingredient/ })
-    .fill('200 g dark couverture 64 %, chopped\n1 1/4 cup cream\n50 g moon cheese');
+    .fill('200 g dark couverture 64 %, chopped\n1 1/4 cup cream\n1-2 EL Rum\n50 g moon cheese');
   await expect(sheet).toContainText('2 lines need your word first.');
   await expect(sheet.getByRole('button', { name: 'Make it a formula' })).toBeDisabled();
   await expectAccessible(page);
-  await sheet.getByLabel('Ingredient for 1 1/4 cup cream').selectOption({ label: 'Whipping cream 35 %' });
+  const cream = sheet.getByRole('combobox', { name: 'Ingredient for 1 1/4 cup cream' });
+  await expect(cream).toHaveValue('Whipping cream 35 %');
+  await cream.fill('double');
+  await page.getByRole('option', { name: /^Double cream/ }).click();
+  await expect(cream).toHaveValue(/^Double cream/);
+  await sheet.getByRole('button', { name: /^1 ½.EL|^1 ½.tbsp/ }).click();
   await sheet.getByRole('button', { name: 'Leave out' }).last().click();
   await sheet.getByRole('textbox', { name: 'Name' }).fill('Pasted at the weir');
   await sheet.getByRole('button', { name: 'Make it a formula' }).click();
@@ -195,7 +200,8 @@ test('a pasted recipe is matched, doubtful lines are asked, and it becomes a for
   const { file } = await kept(page, page.url().split('/').at(-2) as string);
   expect(file.lines.map(({ ingredient, grams }) => [ingredient, grams])).toEqual([
     ['dark-couverture-64', 200],
-    ['cream-35', 311.3],
+    ['cream-48', expect.closeTo(312.5, -1)],
+    ['rum-40', expect.closeTo(21, 0)],
   ]);
   expect(silent).toEqual([]);
 });
@@ -285,7 +291,7 @@ test('the bench works by keyboard alone', async ({ page, silent }) => {
   await expect(page.getByTestId('map-inside')).toBeAttached();
   await page.keyboard.press('m');
   await page.keyboard.press('b');
-  await expect(page.getByTestId('outcome')).toContainText('This would land');
+  await expect(page.getByTestId('outcome')).toContainText(/This would (just )?land/);
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('outcome')).toContainText('Balanced');
   await saved(page).catch(() => undefined);
@@ -346,7 +352,7 @@ test('the night theme holds on every screen and is accessible', async ({ page, s
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
   await expectAccessible(page);
   await page.keyboard.press('b');
-  await expect(page.getByTestId('outcome')).toContainText('This would land');
+  await expect(page.getByTestId('outcome')).toContainText(/This would (just )?land/);
   await expectAccessible(page);
   for (const path of ['/', '/larder', '/numbers']) {
     await page.goto(path);
