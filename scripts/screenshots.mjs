@@ -66,7 +66,8 @@ const PICTURES = [
     size: DESK,
     go: async (page) => {
       await open('Lantern mirror, dark')(page);
-      await page.getByRole('button', { name: 'Night theme' }).click();
+      await page.getByRole('button', { name: 'Dark Pour: rooms and light' }).click();
+      await page.getByRole('menuitem', { name: 'Night theme' }).click();
     },
   },
   {

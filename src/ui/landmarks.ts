@@ -1,6 +1,6 @@
 /** Everyday places on the axis of resistance to the spoon, Pa (judgement). */
 export const LANDMARKS = [
-  { resistancePa: 0.03, name: 'water-thin' },
+  { resistancePa: 0.03, name: 'water' },
   { resistancePa: 0.3, name: 'thin syrup' },
   { resistancePa: 2, name: 'pouring cream' },
   { resistancePa: 10, name: 'runny honey' },

@@ -71,9 +71,9 @@ function partOfBatch(
 
 export const QUANTITY_WORDS: Record<GateQuantity, QuantityWords> = {
   apparentViscosityPaS: {
-    name: 'Fluidity (apparent viscosity)',
-    short: 'fluidity',
-    title: ({ temperatureC }) => `Fluidity at ${celsius(temperatureC)}`,
+    name: 'Flow (apparent viscosity)',
+    short: 'flow',
+    title: ({ temperatureC }) => `Flow at ${celsius(temperatureC)}`,
     show: viscosity,
     tooLow: 'too thin',
     tooHigh: 'too thick',

@@ -9,7 +9,7 @@ test('the Balance screen shows pan, curve, moments, verdict and measures', async
   for (const moment of ['pan', 'pour', 'bench', 'fridge']) {
     await expect(page.locator(`[data-moment=${moment}]`)).toContainText(/\d+ mm/);
   }
-  for (const measure of ['Fluidity at 36', 'Set at 4', 'Shine at', 'Water activity', 'Yield']) {
+  for (const measure of ['Flow at 36', 'Set at 4', 'Shine at', 'Water activity', 'Yield']) {
     await expect(page.getByRole('region', { name: 'Measures' })).toContainText(measure);
   }
   await expectAccessible(page);

@@ -273,7 +273,7 @@ test('the bench works by keyboard alone', async ({ page, silent }) => {
   await page.keyboard.press('Minus');
   await expect(gramsOf(page, 'Whipping cream')).toHaveValue('209');
   await page.keyboard.press('l');
-  await expect(page.getByRole('button', { name: 'Unlock Whipping cream' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Lock Whipping cream', pressed: true })).toBeVisible();
   await page.keyboard.press('u');
   await page.keyboard.press('Enter');
   await page.keyboard.type('215');
@@ -282,7 +282,10 @@ test('the bench works by keyboard alone', async ({ page, silent }) => {
   await page.keyboard.press('/');
   await page.getByLabel('Search the larder').fill('cream 20 %');
   await page.keyboard.press('Enter');
-  await expect(gramsOf(page, 'Light cream 20')).toBeVisible();
+  await expect(gramsOf(page, 'Light cream 20')).toBeFocused();
+  await page.keyboard.type('30');
+  await page.keyboard.press('Enter');
+  await expect(gramsOf(page, 'Light cream 20')).toHaveValue('30');
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('Shift+Slash');
   await expect(page.getByRole('dialog')).toContainText('the map, and back');
@@ -348,7 +351,8 @@ test('a search can be a wish, and a missing ingredient is added from its label w
 
 test('the night theme holds on every screen and is accessible', async ({ page, silent }) => {
   await openFormula(page);
-  await page.getByRole('button', { name: 'Night theme' }).click();
+  await page.getByRole('button', { name: 'Dark Pour: rooms and light' }).click();
+  await page.getByRole('menuitem', { name: 'Night theme' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
   await expectAccessible(page);
   await page.keyboard.press('b');

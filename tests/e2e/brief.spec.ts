@@ -199,7 +199,7 @@ test('what is set by hand on the bench stays when the brief is opened again', as
   await page.waitForURL(/balance$/);
   await page.getByRole('button', { name: 'Change what it must do' }).click();
   await page
-    .getByLabel(/^At most, (Fluidity|Flow)/)
+    .getByLabel(/^At most, Flow/)
     .first()
     .fill('4');
   await page.getByRole('button', { name: 'Add a moment' }).click();
@@ -297,7 +297,8 @@ test('the whole brief by keyboard, and accessible in both themes and upright', a
   await page.keyboard.type('pear sorbet');
   await allTried(page);
   await expectAccessible(page);
-  await page.getByRole('button', { name: 'Night theme' }).click();
+  await page.getByRole('button', { name: 'Dark Pour: rooms and light' }).click();
+  await page.getByRole('menuitem', { name: 'Night theme' }).click();
   await page.setViewportSize({ width: 768, height: 1024 });
   await expectAccessible(page);
   const wider = await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth);

@@ -24,7 +24,7 @@ async function drag(page: Page, thing: Locator, by: { x?: number; y?: number }, 
 test('one finger does it all on an upright tablet', async ({ page, silent }) => {
   const id = await openFormula(page);
   await page.getByRole('button', { name: 'Lock Dark couverture' }).tap();
-  await expect(page.getByRole('button', { name: 'Unlock Dark couverture' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Lock Dark couverture', pressed: true })).toBeVisible();
   await page.getByRole('button', { name: /^Whipping cream.*: steps/ }).tap();
   await page.getByRole('button', { name: 'Add 10 g' }).tap();
   await expect(gramsOf(page, 'Whipping cream')).toHaveValue('210');

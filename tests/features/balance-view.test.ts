@@ -129,7 +129,7 @@ describe('the measures', () => {
   it('always hold fluidity, set, shine, water activity and yield, each with value and unit', () => {
     for (const file of demo.values()) {
       const shown = measures(open(file), predict(file), undefined);
-      for (const title of [/^(Fluidity|Resistance)/, /^Set/, /^Shine/, /^Water activity/, /^Yield/]) {
+      for (const title of [/^(Flow|Resistance)/, /^Set/, /^Shine/, /^Water activity/, /^Yield/]) {
         expect(
           shown.some((measure) => title.test(measure.title)),
           `${file.name} ${title}`,

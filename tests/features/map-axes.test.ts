@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { failingRegions } from '@/core/balance/failing-regions';
 import { axisReach, mapField } from '@/core/balance/field-map';
 import { predictFormula } from '@/core/predict/formula';
 import { axisChoices, axisKey, largestTwo } from '@/features/balance/map-axes';
-import { mapEdges } from '@/features/balance/map-edges';
+import { mapRegions } from '@/features/balance/map-edges';
 import { formulaOf } from '../support/kitchen';
 
 const formula = formulaOf(
@@ -51,12 +52,26 @@ describe('the edges on a map', () => {
   while (!step.done) step = drawing.next();
   const map = step.value;
 
-  it('stand only where a gate is crossed, and say what is beyond', () => {
-    const words = mapEdges(map, formula.gates ?? []).map((edge) => edge.words);
-    expect(words).toContain('At the pour: too thin beyond');
-    expect(words).toContain('At the pour: too thick beyond');
-    expect(words).toContain('From the fridge: too stiff beyond');
-    expect(new Set(words).size).toBe(words.length);
+  const regions = failingRegions(map);
+
+  it('divide the failing part of the field: what is said of a place fails there, and most of all', () => {
+    const landing = map.inside.filter((value) => value >= 0).length / map.inside.length;
+    expect(regions.reduce((sum, { share }) => sum + share, landing)).toBeCloseTo(1, 9);
+    for (const { gate, edge, cell } of regions) {
+      const at = cell.row * map.columns + cell.column;
+      expect(map.gates[gate]?.[edge]?.[at]).toBeCloseTo(map.inside[at] as number, 12);
+      expect(map.inside[at]).toBeLessThan(0);
+    }
+  });
+
+  it('are drawn only where the landing region ends, and say in words what happens beyond', () => {
+    const drawn = mapRegions(map, formula, 'coat_eclair');
+    expect(new Set(drawn.map(({ key }) => key)).size).toBe(drawn.length);
+    expect(drawn.map(({ words, where }) => `${words}, ${where}`)).toContain('too thin to coat, at the pour');
+    const borders = regions.filter(({ bordersLanding }) => bordersLanding);
+    expect(drawn.filter(({ path }) => path !== undefined)).toHaveLength(borders.length);
+    expect(borders.length).toBeGreaterThan(1);
+    expect(borders.length).toBeLessThan(regions.length + 1);
   });
 
   it('shade a cell just where the prediction says that every gate holds', () => {

@@ -106,6 +106,6 @@ describe('writing numbers', () => {
       'snaps',
     ]);
     expect(nearestLandmark(11)).toBe('runny honey');
-    expect(nearestLandmark(0)).toBe('water-thin');
+    expect(nearestLandmark(0)).toBe('water');
   });
 });

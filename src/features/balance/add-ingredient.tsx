@@ -102,7 +102,7 @@ export function AddIngredient({
   };
   if (isNew) {
     return (
-      <Sheet title="New ingredient" width="wide" onClose={onClose}>
+      <Sheet title="New ingredient" width="wide" asksFirst onClose={onClose}>
         <IngredientForm
           id=""
           start={{ ...BLANK, name: query }}

@@ -29,6 +29,7 @@ import { useBalancing } from './use-balancing';
 import { useBenchKeys } from './use-bench-keys';
 import { useDoubt } from './use-doubt';
 import { useFormula } from './use-formula';
+import { useGramsFocus } from './use-grams-focus';
 import { useReadyAhead } from './use-ready-ahead';
 import { VerdictDetails } from './verdict-details';
 import { VerdictHead } from './verdict-head';
@@ -92,6 +93,8 @@ export function BalanceScreen({
   const [view, setView] = useState<MaterialView>('curve');
   const [household, setHousehold] = useState(false);
   const [openKey, setOpenKey] = useState<string | undefined>();
+  const [fresh, setFresh] = useState<string | undefined>();
+  useGramsFocus(fresh, sheet === undefined);
   const [compared, setCompared] = useState<readonly Compared[]>([]);
   const { system: measures, cups } = useMeasures();
   const [kitchenC] = useKitchenTemperature();
@@ -226,6 +229,7 @@ export function BalanceScreen({
                 {view === 'map' && (
                   <LaterMapView
                     formula={predicted.formula}
+                    use={draft.use}
                     proposedGrams={proposedGrams && predicted.keys.map((key) => proposedGrams.get(key) ?? 0)}
                     nameOf={nameOf}
                     onGrams={(grams) => edit({ type: 'mapped', grams: byKey(predicted, grams) })}
@@ -266,6 +270,7 @@ export function BalanceScreen({
           compared={compared}
           onCompare={compare}
           onNewIngredient={(ingredient) => setAdded([...added, ingredient])}
+          onAdded={setFresh}
         />
       )}
     </div>

@@ -11,10 +11,7 @@ import { FormulaName } from './formula-name';
 import { LaterMenu } from './later-parts';
 import type { OpenFormula } from './use-formula';
 
-/**
- * The bar over the bench: the formula's name, back and forth, what can be made of it, and how this kitchen measures. It stands still while
- * grams are typed.
- */
+/** The bar over the bench: the formula's name, the steps, back and forth, how this kitchen measures, and the rest. It stands still while grams are typed. */
 export const BenchBar = memo(function BenchBar({
   id,
   name,
@@ -35,41 +32,38 @@ export const BenchBar = memo(function BenchBar({
   const measures = useMeasures();
   const [kitchenC, setKitchenC] = useKitchenTemperature();
   return (
-    <TopBar>
-      <FormulaName name={name} onName={(typed) => edit({ type: 'name', name: typed })} onLeave={pause} />
-      <div className="flex shrink-0 items-center gap-1">
-        <BarButton label="Undo" disabled={!canUndo} onClick={undo}>
-          <Undo2 size={20} aria-hidden="true" />
-        </BarButton>
-        <BarButton label="Redo" disabled={!canRedo} onClick={redo}>
-          <Redo2 size={20} aria-hidden="true" />
-        </BarButton>
-        <LaterMenu id={id} isVariant={isVariant} onSheet={onSheet} />
-        <div className="w-[86px] max-lg:hidden [&_*]:!border-white/25 [&_div]:!bg-transparent [&_input]:text-white [&_span]:!text-[#a9b6ba]">
-          <NumberField
-            label="Kitchen temperature"
-            value={kitchenC}
-            rules={KITCHEN_RULES}
-            write={String}
-            onValue={(value) => value !== undefined && setKitchenC(value)}
-          />
-        </div>
-        <select
-          aria-label="Measures beside grams"
-          className="h-11 w-[74px] rounded-md bg-transparent px-1 text-white [&>option]:text-black"
-          value={measures.value}
-          onChange={(event) => measures.choose(event.target.value)}
-        >
-          {measures.options.map(([value, words]) => (
-            <option key={value} value={value}>
-              {words}
-            </option>
-          ))}
-        </select>
+    <TopBar
+      title={<FormulaName name={name} onName={(typed) => edit({ type: 'name', name: typed })} onLeave={pause} />}
+      steps={<Steps at="balance" id={id} />}
+    >
+      <BarButton label="Undo" disabled={!canUndo} onClick={undo}>
+        <Undo2 size={20} aria-hidden="true" />
+      </BarButton>
+      <BarButton label="Redo" disabled={!canRedo} onClick={redo}>
+        <Redo2 size={20} aria-hidden="true" />
+      </BarButton>
+      <div className="w-[78px] max-lg:hidden [&_*]:!border-white/25 [&_div]:!bg-transparent [&_input]:text-white [&_span]:!text-[#a9b6ba]">
+        <NumberField
+          label="Kitchen temperature"
+          value={kitchenC}
+          rules={KITCHEN_RULES}
+          write={String}
+          onValue={(value) => value !== undefined && setKitchenC(value)}
+        />
       </div>
-      <span className="max-lg:hidden">
-        <Steps at="balance" id={id} />
-      </span>
+      <select
+        aria-label="Measures beside grams"
+        className="h-11 w-[74px] rounded-md bg-transparent px-1 text-white [&>option]:text-black"
+        value={measures.value}
+        onChange={(event) => measures.choose(event.target.value)}
+      >
+        {measures.options.map(([value, words]) => (
+          <option key={value} value={value}>
+            {words}
+          </option>
+        ))}
+      </select>
+      <LaterMenu id={id} isVariant={isVariant} onSheet={onSheet} />
     </TopBar>
   );
 });

@@ -9,7 +9,8 @@ import { AddIngredient } from './add-ingredient';
 import { BlendSheet } from './blend-sheet';
 import { CompareSheet } from './compare-sheet';
 import type { Compared } from './curve-view';
-import type { FormulaDraft } from './formula-draft';
+import { firstGrams } from './first-grams';
+import { type FormulaDraft, totalGrams } from './formula-draft';
 import { NutritionSheet } from './nutrition-sheet';
 import { Shortcuts } from './shortcuts';
 import { SwapSheet } from './swap-sheet';
@@ -33,12 +34,6 @@ export type OpenSheet =
   | { readonly swap: string | undefined }
   | { readonly blend: string };
 
-/** Grams a new row starts with: a twentieth of the batch, a round number. */
-function firstGrams(draft: FormulaDraft): number {
-  const total = draft.lines.reduce((sum, line) => sum + line.grams, 0);
-  return total === 0 ? 200 : Math.max(Math.round(total / 100) * 5, 5);
-}
-
 /** The sheets over the bench, one at a time. */
 export function BenchSheets({
   id,
@@ -53,6 +48,7 @@ export function BenchSheets({
   compared,
   onCompare,
   onNewIngredient,
+  onAdded,
 }: {
   id: string;
   baseId: string | null;
@@ -66,6 +62,8 @@ export function BenchSheets({
   compared: readonly Compared[];
   onCompare: (name: string, file: FormulaFile) => void;
   onNewIngredient: (ingredient: Ingredient) => void;
+  /** told of the key of a row that was put into the pan */
+  onAdded: (key: string) => void;
 }) {
   const { draft, predicted, edit } = formula;
   const close = () => onSheet(undefined);
@@ -82,11 +80,11 @@ export function BenchSheets({
           onClose={close}
           onNew={onNewIngredient}
           onAdd={(ingredient) => {
-            edit({
-              type: 'add',
-              line: { key: formula.newKey(), ingredient: ingredient.id, grams: firstGrams(draft), locked: false },
-            });
+            const key = formula.newKey();
+            const grams = firstGrams(totalGrams(draft), ingredient);
+            edit({ type: 'add', line: { key, ingredient: ingredient.id, grams, locked: false } });
             close();
+            onAdded(key);
           }}
         />
       )}

@@ -86,6 +86,7 @@ export function BlendSheet({
     <Sheet
       title={`Blend for ${current.name}`}
       besidePan
+      asksFirst
       onClose={onClose}
       footer={
         <>

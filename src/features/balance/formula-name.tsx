@@ -16,6 +16,7 @@ export function FormulaName({
   const fault = typed === undefined ? undefined : typed.trim() === '' ? 'A formula needs a name.' : undefined;
   return (
     <div className="relative min-w-0 flex-1">
+      <h1 className="sr-only">{name}</h1>
       <input
         aria-label="Name of the formula"
         aria-invalid={fault !== undefined}

@@ -1,61 +1,94 @@
+import { type FailingRegion, failingRegions } from '@/core/balance/failing-regions';
 import type { FieldMap } from '@/core/balance/field-map';
 import type { Gate } from '@/core/balance/gates';
-import { momentTitle } from '@/ui/cook-words';
-import { QUANTITY_WORDS } from '@/ui/quantity-words';
-import { contourPath } from './map-geometry';
+import type { Moment } from '@/core/predict/moments';
+import { momentTitle, wordsForUse } from '@/ui/cook-words';
+import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';
+import { contourPath, placeOf, textPlace } from './map-geometry';
 
-/** A line on the map: beyond it a gate is missed on one side. */
-export interface MapEdge {
+/** A region smaller than this share of the field is too small to write into. */
+const LEAST_SHARE = 0.04;
+/** More words than these fill the field. */
+const MOST_WORDS = 5;
+
+/** What happens in a part of the field, and the edge it begins at, where that is an edge of the landing region. */
+export interface MapRegion {
   readonly key: string;
-  /** the line as drawn */
-  readonly path: string;
-  /** `At the pour: too thin beyond` */
+  /** `too thin to coat` */
   readonly words: string;
+  /** `at the pour` */
+  readonly where: string;
+  readonly x: number;
+  readonly y: number;
+  /** the edge of the gate as a line, where it borders the landing region */
+  readonly path: string | undefined;
 }
 
-const DASHES = [undefined, '6 3', '2 3'];
-const COLOURS = ['var(--color-enamel)', 'var(--color-ink)', 'var(--color-near)', 'var(--color-mute)'];
-
-/** Lines are told apart by colour, and by dashes where the colours have run out. */
-const stroke = (i: number) => ({
-  stroke: COLOURS[i % COLOURS.length],
-  strokeDasharray: DASHES[Math.floor(i / COLOURS.length) % DASHES.length],
-});
-
-/** The edges of all gates that cross the field. */
-export function mapEdges(map: FieldMap, gates: readonly Gate[]): MapEdge[] {
-  return map.gates.flatMap((field, g) =>
-    (['low', 'high'] as const).flatMap((edge) => {
-      const [values, gate] = [field[edge], gates[g]];
-      const path = values && contourPath(map, values, 0);
-      if (!path || !gate) return [];
-      const missed = QUANTITY_WORDS[gate.quantity][edge === 'low' ? 'tooLow' : 'tooHigh'];
-      return [{ key: `${g}${edge}`, path, words: `${momentTitle(gate.moment)}: ${missed} beyond` }];
-    }),
-  );
+/** What is wrong beyond an edge, as in the verdict. */
+function beyond(gate: Gate, edge: FailingRegion['edge'], moment: Moment | undefined, use: string | undefined): string {
+  const { tooLow, tooHigh } = QUANTITY_WORDS[gate.quantity];
+  if (!/^(apparentViscosity|yieldStress|resistance)Pa/.test(gate.quantity)) return edge === 'low' ? tooLow : tooHigh;
+  const { toPour, toSet } = wordsForUse(use);
+  return (moment?.temperatureC ?? POUR_ABOVE_C) >= POUR_ABOVE_C
+    ? `too ${edge === 'low' ? 'thin' : 'thick'} to ${toPour}`
+    : `too ${edge === 'low' ? 'soft' : 'stiff'} to ${toSet}`;
 }
 
-/** The lines in the field. */
-export function EdgeLines({ edges }: { edges: readonly MapEdge[] }) {
-  return edges.map(({ key, path, words }, i) => (
-    <path key={key} d={path} fill="none" strokeWidth={1.4} {...stroke(i)}>
-      <title>{words}</title>
-    </path>
-  ));
+/** The parts of the field where something fails, each with its words. */
+export function mapRegions(
+  map: FieldMap,
+  { gates, moments }: { readonly gates: readonly Gate[]; readonly moments: readonly Moment[] },
+  use: string | undefined,
+): MapRegion[] {
+  return failingRegions(map)
+    .filter(({ share, bordersLanding }) => share >= LEAST_SHARE || bordersLanding)
+    .slice(0, MOST_WORDS)
+    .flatMap((region) => {
+      const gate = gates[region.gate];
+      if (!gate) return [];
+      const moment = moments.find(({ name }) => name === gate.moment);
+      const values = map.gates[region.gate]?.[region.edge];
+      const words = beyond(gate, region.edge, moment, use);
+      return [
+        {
+          key: `${region.gate}${region.edge}`,
+          words,
+          where: momentTitle(gate.moment).replace(/^./, (first) => first.toLowerCase()),
+          ...textPlace(placeOf(map, region.cell), words.length),
+          path: region.bordersLanding && values ? contourPath(map, values, 0) : undefined,
+        },
+      ];
+    });
 }
 
-/** What each line says. */
-export function EdgeLegend({ edges }: { edges: readonly MapEdge[] }) {
+/** The edges of the landing region as far as they reach, and what is wrong beyond each of them. */
+export function RegionMarks({ regions }: { regions: readonly MapRegion[] }) {
   return (
-    <ul className="flex flex-wrap gap-x-4 text-[12.5px] text-mute">
-      {edges.map(({ key, words }, i) => (
-        <li key={key} className="flex items-center gap-1.5">
-          <svg viewBox="0 0 20 4" className="h-1 w-5" aria-hidden="true">
-            <line x1={0} x2={20} y1={2} y2={2} strokeWidth={2.5} {...stroke(i)} />
-          </svg>
-          {words}
-        </li>
+    <>
+      {regions.map(
+        ({ key, path }) =>
+          path && (
+            <path key={key} d={path} fill="none" stroke="var(--color-mute)" strokeWidth={1.2} strokeDasharray="5 4" />
+          ),
+      )}
+      {regions.map(({ key, words, where, x, y }) => (
+        <text
+          key={key}
+          x={x}
+          y={y}
+          textAnchor="middle"
+          className="text-[14px]"
+          fill="var(--color-off)"
+          stroke="var(--color-field)"
+          strokeWidth={5}
+          paintOrder="stroke"
+        >
+          <tspan className="font-semibold">{words}</tspan>
+          <tspan x={x} dy={15} className="text-[12px]" fill="var(--color-mute)">
+            {where}
+          </tspan>
+        </text>
       ))}
-    </ul>
+    </>
   );
 }

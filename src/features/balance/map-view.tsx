@@ -1,12 +1,13 @@
 'use client';
 
+import { ticks } from 'd3-array';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { atAxis, axisReach, axisValue, type MapAxis } from '@/core/balance/field-map';
 import type { Formula } from '@/core/predict/formula';
 import { Button } from '@/ui/button';
 import { grams, significant } from '@/ui/format';
 import { axisChoices, axisKey, largestTwo } from './map-axes';
-import { EdgeLegend, EdgeLines, mapEdges } from './map-edges';
+import { mapRegions, RegionMarks } from './map-edges';
 import { contourPath, HEIGHT, LEFT, PLOT, TOP, WIDTH } from './map-geometry';
 import { useFieldMap } from './use-field-map';
 
@@ -23,11 +24,14 @@ const axisText = (axis: MapAxis, value: number) =>
 /** How far can it go wrong and still land: two rows (or a ratio) span a field, the formula is a dot that can be dragged. */
 export function MapView({
   formula,
+  use,
   proposedGrams,
   nameOf,
   onGrams,
 }: {
   formula: Formula;
+  /** what it is for, for the words */
+  use: string | undefined;
   /** grams of a balance that is proposed */
   proposedGrams: readonly number[] | undefined;
   nameOf: (ingredient: string) => string;
@@ -69,6 +73,7 @@ export function MapView({
       <Field
         key={`${x.key} ${y.key}`}
         formula={formula}
+        use={use}
         axes={[x.axis, y.axis]}
         names={[x.name, y.name]}
         proposedGrams={proposedGrams}
@@ -81,12 +86,14 @@ export function MapView({
 /** The field itself. Its reach is that of the formula it was opened on, so that it stays while the dot is dragged. */
 function Field({
   formula,
+  use,
   axes,
   names,
   proposedGrams,
   onGrams,
 }: {
   formula: Formula;
+  use: string | undefined;
   axes: readonly [MapAxis, MapAxis];
   names: readonly [string, string];
   proposedGrams: readonly number[] | undefined;
@@ -148,10 +155,10 @@ function Field({
     return {
       inside: contourPath(map, map.inside, 0),
       risky: contourPath(map, map.risk, LIKELY),
-      edges: mapEdges(map, formula.gates),
+      regions: mapRegions(map, { gates: formula.gates, moments: formula.moments }, use),
       share: map.inside.filter((value) => value >= 0).length / map.inside.length,
     };
-  }, [map, formula.gates]);
+  }, [map, formula.gates, formula.moments, use]);
 
   return (
     <div data-testid="map">
@@ -187,20 +194,31 @@ function Field({
           stroke="var(--color-rule)"
         />
         <g clipPath="url(#plot)">
-          {drawn && <path d={drawn.inside} fill="var(--color-enamel)" fillOpacity={0.2} data-testid="map-inside" />}
+          {drawn && (
+            <path
+              d={drawn.inside}
+              fill="var(--color-enamel)"
+              fillOpacity={0.3}
+              stroke="var(--color-enamel)"
+              strokeWidth={3}
+              data-testid="map-inside"
+            />
+          )}
           {drawn && <path d={drawn.risky} fill="url(#risk)" />}
-          {drawn && <EdgeLines edges={drawn.edges} />}
+          {drawn && <RegionMarks regions={drawn.regions} />}
         </g>
-        {[0, 0.25, 0.5, 0.75, 1].map((part) => (
-          <g key={part} className="read text-[11px]" fill="var(--color-mute)">
-            <text x={LEFT + part * PLOT.width} y={TOP + PLOT.height + 16} textAnchor="middle">
-              {axisTick(axes[0], reach[0], part)}
+        <g className="read text-[12px]" fill="var(--color-mute)">
+          {ticks(...reach[0], 6).map((value) => (
+            <text key={value} x={LEFT + at(0, value) * PLOT.width} y={TOP + PLOT.height + 17} textAnchor="middle">
+              {axisTick(axes[0], value)}
             </text>
-            <text x={LEFT - 6} y={TOP + (1 - part) * PLOT.height + 4} textAnchor="end">
-              {axisTick(axes[1], reach[1], part)}
+          ))}
+          {ticks(...reach[1], 6).map((value) => (
+            <text key={value} x={LEFT - 6} y={TOP + (1 - at(1, value)) * PLOT.height + 4} textAnchor="end">
+              {axisTick(axes[1], value)}
             </text>
-          </g>
-        ))}
+          ))}
+        </g>
         <text
           x={LEFT + PLOT.width / 2}
           y={HEIGHT - 8}
@@ -222,11 +240,10 @@ function Field({
           ↑ {names[1]}
         </text>
         {proposedGrams && (
-          <circle {...place(proposedGrams)} r={7} fill="none" stroke="var(--color-enamel)" strokeWidth={3} />
+          <circle {...place(proposedGrams)} r={10} fill="none" stroke="var(--color-enamel)" strokeWidth={4} />
         )}
-        <circle {...dot} r={8} fill="var(--color-ink)" stroke="var(--color-sheet)" strokeWidth={2.5} />
+        <circle {...dot} r={11} fill="var(--color-ink)" stroke="var(--color-sheet)" strokeWidth={3} />
       </svg>
-      <EdgeLegend edges={drawn?.edges ?? []} />
       <div className="mt-1 flex flex-wrap items-center gap-3 text-[13px]">
         <button
           type="button"
@@ -267,7 +284,4 @@ function Field({
   );
 }
 
-const axisTick = (axis: MapAxis, [from, to]: Reach, part: number) => {
-  const value = from + (to - from) * part;
-  return axis.kind === 'grams' ? grams(Math.round(value)) : significant(value, 2);
-};
+const axisTick = (axis: MapAxis, value: number) => (axis.kind === 'grams' ? grams(value) : significant(value, 2));

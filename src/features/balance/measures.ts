@@ -4,6 +4,7 @@ import { firstDoubt } from '@/core/predict/first-doubt';
 import type { MomentReading, Prediction } from '@/core/predict/formula';
 import { atThePour, onceSet } from '@/core/predict/moment-role';
 import type { Doubt, MomentQuantity } from '@/core/predict/monte-carlo';
+import { flowWords } from '@/ui/flow-words';
 import { grams, type Quantity, significant } from '@/ui/format';
 import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';
 import { type FormulaDraft, yieldGrams } from './formula-draft';
@@ -13,6 +14,8 @@ export interface Measure {
   readonly key: string;
   readonly title: string;
   readonly shown: Quantity;
+  /** a flow, a cling or a set in words: what is said first */
+  readonly words: string | undefined;
   readonly value: number;
   readonly low: number | undefined;
   readonly high: number | undefined;
@@ -103,6 +106,7 @@ function measureOf(
     key,
     title: words.title(at.moment),
     shown: words.show(value),
+    words: flowWords(quantity, at, standing.prediction.densityKgM3),
     value,
     low: low || undefined,
     high,
@@ -133,6 +137,7 @@ function yieldMeasure(draft: FormulaDraft, prediction: Prediction): Measure {
     key: 'yield',
     title: 'Yield',
     shown: { number: grams(value), unit: 'g' },
+    words: undefined,
     value,
     low,
     high,
@@ -160,7 +165,7 @@ const ALWAYS: readonly { readonly quantity: MomentQuantity; readonly warm: boole
 const rank = ({ quantity }: { quantity: GateQuantity }) => GATE_QUANTITIES.indexOf(quantity);
 
 /**
- * The measures of the verdict: every gate, and beside them always the fluidity at the pour, the set when cold, shine, water activity and
+ * The measures of the verdict: every gate, and beside them always the flow at the pour, the set when cold, shine, water activity and
  * yield, with no target where none is set.
  */
 export function measures(draft: FormulaDraft, prediction: Prediction, doubt: Doubt | undefined): Measure[] {

@@ -68,6 +68,7 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
       ref={setNodeRef}
       style={moved}
       data-key={line.key}
+      aria-current={props.current || undefined}
       className={`border-rule border-b has-[input[aria-invalid=true]]:pb-24 ${isDragging ? 'relative z-10 bg-field shadow-lg' : ''} ${open ? 'bg-field' : ''} ${props.current ? 'shadow-[inset_3px_0_0_var(--color-enamel)]' : ''}`}
     >
       <div className="flex items-start py-1">
@@ -83,10 +84,10 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
         </button>
         <button
           type="button"
-          aria-label={`${line.locked ? 'Unlock' : 'Lock'} ${name}`}
+          aria-label={`Lock ${name}`}
           aria-pressed={line.locked}
           onClick={() => edit({ type: 'lock', key: line.key })}
-          className="flex h-11 w-9 shrink-0 items-center justify-center"
+          className="flex size-11 shrink-0 items-center justify-center"
         >
           <LockState locked={line.locked} />
         </button>
@@ -142,7 +143,7 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
           </span>
         )}
       </div>
-      <div className="pl-[60px]">
+      <div className="pl-[68px]">
         <Reach line={line} least={least} most={most} from={from} />
       </div>
       {open && <PanRowDrawer {...props} />}

@@ -26,6 +26,7 @@ import { totalGrams, yieldGrams } from './formula-draft';
 import { isChocolate, isLiquid } from './kinds';
 import { PanRow } from './pan-row';
 import { PiecesField } from './pieces-field';
+import { RowStatus } from './row-status';
 import { STAGE_WORDS } from './stage-words';
 import type { OpenFormula } from './use-formula';
 
@@ -103,6 +104,7 @@ export function Pan({
     useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
     useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
   );
+  const chosen = draft.lines.find(({ key }) => key === current);
   const total = totalGrams(draft);
   const yieldG = yieldGrams(draft);
   // The shares of all rows move with each gram: they too may come a frame after the curve.
@@ -161,6 +163,14 @@ export function Pan({
         </div>
       </div>
       {predicted && <PiecesField draft={draft} prediction={predicted.prediction} edit={edit} pause={pause} />}
+      {chosen && (
+        <RowStatus
+          line={chosen}
+          name={ingredientName(draft, larder, chosen.ingredient)}
+          place={draft.lines.indexOf(chosen)}
+          count={draft.lines.length}
+        />
+      )}
       {draft.lines.length === 0 ? (
         <p className="py-6 text-mute">
           The pan is empty. Add the chocolate first, then what it is loosened with, then the small things.

@@ -30,6 +30,7 @@ export function TagsSheet({
     <Sheet
       title="Tags"
       width="narrow"
+      asksFirst
       onClose={onClose}
       footer={
         <Button look="primary" disabled={fault !== undefined} onClick={() => onTake(read)}>

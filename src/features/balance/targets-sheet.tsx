@@ -4,6 +4,7 @@ import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/re
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { findUse, USES } from '@/core/balance/uses';
+import { useAskFirst } from '@/ui/ask-first';
 import { Button } from '@/ui/button';
 import type { FormulaDraft } from './formula-draft';
 import type { Targets } from './targets';
@@ -21,13 +22,14 @@ export function TargetsSheet({
   onClose: () => void;
   onTake: (edit: Targets) => void;
 }) {
-  const [targets, setTargets] = useState<Targets>({
+  const [opened] = useState<Targets>({
     type: 'targets',
     use: draft.use,
     moments: draft.moments,
     gates: draft.gates,
     yield: draft.yield,
   });
+  const [targets, setTargets] = useState(opened);
   const [touched, setTouched] = useState(0);
   const momentFault = momentsFault(targets.moments);
   const faulty = momentFault !== undefined || targets.gates.some((gate) => gateFault(gate) !== undefined);
@@ -38,17 +40,19 @@ export function TargetsSheet({
     setTouched(touched + 1);
     setTargets({ ...targets, use: use.id, moments: [...use.moments], gates: [...use.gates] });
   };
+  const { leave, question } = useAskFirst(targets !== opened, onClose);
   return (
-    <Dialog open onClose={onClose} className="relative z-40">
+    <Dialog open onClose={leave} className="relative z-40">
       <DialogBackdrop className="fixed inset-0 bg-black/50" />
       <div className="fixed inset-0 flex justify-end">
         <DialogPanel className="flex h-full w-full max-w-[560px] flex-col bg-sheet shadow-2xl">
           <div className="flex items-center justify-between border-rule border-b px-5 py-2">
             <DialogTitle className="text-[1.25rem]">What it must do</DialogTitle>
-            <Button look="bare" className="!px-3" onClick={onClose} aria-label="Close without changes">
+            <Button look="bare" className="!px-3" onClick={leave} aria-label="Close without changes">
               <X size={18} aria-hidden="true" />
             </Button>
           </div>
+          {question}
           <div className="thin-scroll flex-1 space-y-6 overflow-y-auto px-5 py-4" key={touched}>
             <label className="block">
               <span className="mb-1 block font-semibold">Use</span>

@@ -70,27 +70,40 @@ export const VerdictDetails = memo(function VerdictDetails({
 const MARK = { '-1': '▼', 0: '✓', 1: '▲' } as const;
 
 function MeasureRow({ measure }: { measure: Measure }) {
-  const { title, shown, side, sideWord, target, value, low, high, spread, spreadWords, plain, range } = measure;
+  const { title, words, shown, side, sideWord, target, value, low, high, spread, spreadWords, plain, range } = measure;
   const hasTarget = low !== undefined || high !== undefined;
   return (
     <li className="border-rule border-t pt-1 pb-0.5" data-measure={measure.key}>
       <div className="flex items-baseline justify-between gap-2">
         <span className="font-medium">{title}</span>
-        <span className={`read text-[1.06rem] whitespace-nowrap ${side === 0 ? '' : 'text-off'}`}>
+        <span
+          className={`${words ? 'text-[0.98rem] leading-tight font-semibold text-right' : 'read text-[1.06rem] whitespace-nowrap'} ${side === 0 ? '' : 'text-off'}`}
+        >
           {hasTarget && (
             <span className={side === 0 ? 'text-enamel' : ''} aria-hidden="true">
               {MARK[side]}{' '}
             </span>
           )}
-          {shown.number}
-          {shown.unit && <span className="text-[0.86rem]"> {shown.unit}</span>}
+          {words ?? (
+            <>
+              {shown.number}
+              {shown.unit && <span className="text-[0.86rem]"> {shown.unit}</span>}
+            </>
+          )}
         </span>
       </div>
       <Gauge value={value} low={low} high={high} spread={spread} plain={plain} range={range} />
       <p className="flex justify-between gap-2 text-[12.5px] text-mute">
         <span>
           {sideWord && <span className="font-semibold text-off">{sideWord}: </span>}
-          {target}
+          {words && (
+            <span className="read text-ink">
+              {shown.number}
+              {shown.unit && `\u202f${shown.unit}`}
+              {hasTarget ? ' of ' : ''}
+            </span>
+          )}
+          {words && !hasTarget ? '' : target}
         </span>
         {spreadWords && <span className="whitespace-nowrap">{spreadWords}</span>}
       </p>

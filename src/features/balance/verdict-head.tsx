@@ -6,10 +6,11 @@ import type { Prediction } from '@/core/predict/formula';
 import type { Doubt } from '@/core/predict/monte-carlo';
 import { Button, Key } from '@/ui/button';
 import { STANDING_WORDS } from '@/ui/standing-words';
+import { useSettled } from '@/ui/use-settled';
 import type { FormulaDraft } from './formula-draft';
 import { ProposalCard } from './proposal-card';
 import type { Balancing } from './use-balancing';
-import { verdict } from './verdict';
+import { verdict, verdictText } from './verdict';
 
 const GOAL_WORDS: Record<BalanceGoal, string> = {
   close: 'keep close',
@@ -48,16 +49,19 @@ export function VerdictHead({
   canKeepFlow: boolean;
 }) {
   const { goal, setGoal, proposal, busy, fault } = balancing;
+  const parts = verdict(prediction, draft.use);
+  const said = useSettled(verdictText(parts));
   const next = BALANCE_GOALS[(BALANCE_GOALS.indexOf(goal) + 1) % BALANCE_GOALS.length] as BalanceGoal;
   return (
     <section aria-label="Verdict" className="px-4 pt-3 pb-2">
-      <p
-        aria-live="polite"
-        className="font-head text-[1.3rem] leading-[1.25] font-semibold text-pretty"
-        data-testid="verdict"
-      >
-        {verdict(prediction, draft.use).map((part) => (
-          <span key={part.text} className={part.off ? 'text-off' : ''}>
+      {/* Read aloud once the grams stand still, not with each key. */}
+      <p role="status" className="sr-only">
+        {said}
+      </p>
+      <p className="font-head text-[1.3rem] leading-[1.25] font-semibold text-pretty" data-testid="verdict">
+        {parts.map((part, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: a sentence is known by its place alone
+          <span key={i} className={part.off ? 'text-off' : ''}>
             {part.text}
             {part.text.endsWith(' ') ? '' : ' '}
           </span>

@@ -45,16 +45,18 @@ function sayPour(judged: Judged, words: UseWords): VerdictPart[] {
 }
 
 /** What is said of the cold moments: the good ones in one sentence, then each that misses. */
-function saySets(sets: readonly Judged[], words: UseWords): VerdictPart[] {
+function saySets(sets: readonly Judged[], words: UseWords): VerdictPart[][] {
   const good = sets.filter((judged) => !judged.missed).map(where);
   const places = listed(good.map((place, i) => (i === 0 ? place : lowerFirst(place))));
   return [
-    ...(good.length > 0 ? [say(`${places} it ${words.sets}.`)] : []),
+    ...(good.length > 0 ? [[say(`${places} it ${words.sets}.`)]] : []),
     ...sets.flatMap((judged) =>
       judged.missed
         ? [
-            say(`${where(judged)} it will be `),
-            say(`too ${judged.missed.side > 0 ? 'stiff' : 'soft'} to ${words.toSet}.`, true),
+            [
+              say(`${where(judged)} it will be `),
+              say(`too ${judged.missed.side > 0 ? 'stiff' : 'soft'} to ${words.toSet}.`, true),
+            ],
           ]
         : [],
     ),
@@ -73,8 +75,17 @@ function sayOther(gate: GateReading): VerdictPart {
   return say(`It is ${gate.side > 0 ? words.tooHigh : words.tooLow}.`, true);
 }
 
+const whole = (sentence: readonly VerdictPart[]) => sentence.map(({ text }) => text).join('');
+
+/** Each sentence once: two moments at one temperature may be said alike. */
+const saidOnce = (sentences: readonly (readonly VerdictPart[])[]): VerdictPart[] =>
+  sentences.filter((sentence, i) => sentences.findIndex((each) => whole(each) === whole(sentence)) === i).flat();
+
+/** The verdict as plain text, as it is read aloud. */
+export const verdictText = (parts: readonly VerdictPart[]) => parts.map(({ text }) => text.trim()).join(' ');
+
 /**
- * The verdict as a cook would say it: the pours, the sets, then shine and keeping where they miss.
+ * The verdict as a cook would say it: the pours, the sets, then shine and keeping where they miss. No sentence is said twice.
  *
  * @example [{ text: 'Coats at 32 °C.', off: false }, …]
  */
@@ -88,14 +99,16 @@ export function verdict(prediction: Prediction, use: string | undefined): Verdic
     return gates.length > 0 ? [{ name: moment.name, temperatureC: moment.temperatureC, missed: worst(gates) }] : [];
   });
   const flow = [
-    ...judged.filter(isPour).flatMap((each) => sayPour(each, words)),
+    ...judged.filter(isPour).map((each) => sayPour(each, words)),
     ...saySets(
       judged.filter((each) => !isPour(each)),
       words,
     ),
   ];
-  const others = prediction.gates.filter((gate) => !FLOW.has(gate.quantity) && !gate.lands).map(sayOther);
-  return [...flow, ...others];
+  const others = prediction.gates
+    .filter((gate) => !FLOW.has(gate.quantity) && !gate.lands)
+    .map((gate) => [sayOther(gate)]);
+  return saidOnce([...flow, ...others]);
 }
 
 /** A risk in a cook's words: its name, the reason with the number behind it, and what would lower it. */

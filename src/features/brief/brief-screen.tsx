@@ -93,12 +93,14 @@ export function BriefScreen({
 
   return (
     <div className="flex min-h-screen flex-col" data-ready={ready}>
-      <TopBar>
-        <span className="min-w-0 flex-1 truncate">
-          {of ? (isFor ? `${of.file.name}, for another occasion` : of.file.name) : 'New brief'}
-        </span>
-        <Steps at="brief" id={belongs ? of.id : undefined} />
-      </TopBar>
+      <TopBar
+        title={
+          <span className="min-w-0 truncate px-2 text-[1.05rem]">
+            {of ? (isFor ? `${of.file.name}, for another occasion` : of.file.name) : 'New brief'}
+          </span>
+        }
+        steps={<Steps at="brief" id={belongs ? of.id : undefined} />}
+      />
       <main className="grid flex-1 grid-cols-1 md:grid-cols-[minmax(0,1fr)_292px] lg:grid-cols-[minmax(0,1fr)_372px]">
         <BriefSays open={open} plan={plan} landsSomewhere={starts.some(({ lands }) => lands)} />
 

@@ -158,7 +158,12 @@ export function LarderScreen({
         />
       )}
       {over?.what === 'edit' && opened && (
-        <Sheet title={`Change ${opened.name}`} width="wide" onClose={() => setOver({ what: 'detail', id: opened.id })}>
+        <Sheet
+          title={`Change ${opened.name}`}
+          width="wide"
+          asksFirst
+          onClose={() => setOver({ what: 'detail', id: opened.id })}
+        >
           <IngredientForm
             id={opened.id}
             start={opened}
@@ -172,7 +177,7 @@ export function LarderScreen({
         </Sheet>
       )}
       {over?.what === 'new' && (
-        <Sheet title="New ingredient" width="wide" onClose={() => setOver(undefined)}>
+        <Sheet title="New ingredient" width="wide" asksFirst onClose={() => setOver(undefined)}>
           <IngredientForm
             id=""
             start={over.start}

@@ -4,6 +4,7 @@ import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/re
 import { type FormEvent, useState } from 'react';
 import { USES } from '@/core/balance/uses';
 import type { FormulaFileInput } from '@/formats/formula-file';
+import { useAskFirst } from '@/ui/ask-first';
 import { Button } from '@/ui/button';
 
 /** Names a new formula and says what it is for; its pan starts empty. */
@@ -47,12 +48,14 @@ export function NewFormulaDialog({
     }
   };
 
+  const { leave, question } = useAskFirst(name.trim() !== '', onClose);
   return (
-    <Dialog open={open} onClose={onClose} className="relative z-40">
+    <Dialog open={open} onClose={leave} className="relative z-40">
       <DialogBackdrop className="fixed inset-0 bg-black/50" />
       <div className="fixed inset-0 flex items-start justify-center p-4 pt-[12vh]">
         <DialogPanel className="w-full max-w-lg rounded-xl bg-sheet p-6 shadow-2xl">
           <DialogTitle className="mb-4 text-[1.4rem]">New formula</DialogTitle>
+          <div className="-mx-6 mb-3">{question}</div>
           <form onSubmit={submit} className="space-y-4" noValidate>
             <label className="block">
               <span className="mb-1 block font-semibold">Name</span>

@@ -87,6 +87,7 @@ export function RecipeSheet({
     <Sheet
       title="From a recipe"
       width="wide"
+      asksFirst
       onClose={onClose}
       footer={
         <>

@@ -1,0 +1,46 @@
+import type { GateQuantity } from '@/core/balance/quantities';
+import { yieldForCoat } from '@/core/flow/film';
+import { HAND_LIMIT_PA, standingHeight } from '@/core/flow/piping';
+import type { MomentReading } from '@/core/predict/formula';
+import { significant } from './format';
+import { behaviour, nearestLandmark } from './landmarks';
+import { POUR_ABOVE_C } from './quantity-words';
+
+/** Below this nothing stays on a side, mm. */
+const LEAST_FILM_MM = 0.2;
+/** A film thicker than this is no coat any more: it stays where it is put, mm. */
+const MOST_FILM_MM = 30;
+/** A swirl as high as one pipes them, mm. */
+const SWIRL_MM = [5, 120] as const;
+
+/** What clings to a side. */
+function clingWords(yieldStressPa: number, densityKgM3: number): string {
+  const film = yieldStressPa / yieldForCoat(1, densityKgM3);
+  if (film < LEAST_FILM_MM) return 'runs off a side';
+  return film > MOST_FILM_MM ? 'stays where it is put' : `holds ${significant(film)} mm on a side`;
+}
+
+/** What it does once set; how high it is piped, while a hand can pipe it. */
+function setWords(yieldStressPa: number, resistancePa: number, densityKgM3: number): string {
+  const height = standingHeight(yieldStressPa, densityKgM3);
+  const isPiped = yieldStressPa <= HAND_LIMIT_PA && height >= SWIRL_MM[0] && height <= SWIRL_MM[1];
+  return `${behaviour(resistancePa)}${isPiped ? `, holds a ${significant(height / 10)} cm swirl` : ''}`;
+}
+
+/**
+ * A flow, a cling or a set in words; nothing for the other quantities. Flow is likened by the same resistance as on the curve.
+ *
+ * @param reading the moment it is read at
+ * @param densityKgM3 of what is poured
+ */
+export function flowWords(
+  quantity: GateQuantity,
+  { moment, state: { flow } }: MomentReading,
+  densityKgM3: number,
+): string | undefined {
+  if (quantity === 'apparentViscosityPaS') return `like ${nearestLandmark(flow.resistancePa)}`;
+  if (quantity !== 'yieldStressPa') return undefined;
+  return moment.temperatureC >= POUR_ABOVE_C
+    ? clingWords(flow.yieldStressPa, densityKgM3)
+    : setWords(flow.yieldStressPa, flow.resistancePa, densityKgM3);
+}
