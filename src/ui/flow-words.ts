@@ -24,7 +24,7 @@ function clingWords(yieldStressPa: number, densityKgM3: number): string {
 function setWords(yieldStressPa: number, resistancePa: number, densityKgM3: number): string {
   const height = standingHeight(yieldStressPa, densityKgM3);
   const isPiped = yieldStressPa <= HAND_LIMIT_PA && height >= SWIRL_MM[0] && height <= SWIRL_MM[1];
-  return `${behaviour(resistancePa)}${isPiped ? `, holds a ${significant(height / 10)} cm swirl` : ''}`;
+  return `${behaviour(resistancePa)}${isPiped ? `, holds a swirl of ${significant(height / 10)} cm` : ''}`;
 }
 
 /**

@@ -101,6 +101,8 @@ test('other pieces of the same use add up, and are taken out again', async ({ pa
 
 test('senseless numbers get a word beside the field and keep what was typed', async ({ page, silent }) => {
   await newBrief(page);
+  // The amount is that of the start that is chosen, once there is one.
+  await allTried(page);
   const before = await toMake(page);
   for (const [label, typed, word] of [
     ['Coat pastry: how many', '0', 'below 1'],

@@ -23,7 +23,7 @@ test('measures stand beside grams, are typed, and are balanced to', async ({ pag
   });
   await page.getByLabel('Measures beside grams').selectOption('cups metric');
   const measure = page.getByLabel(/^Measure of Dark couverture/);
-  await expect(measure).toHaveValue('≈ 1 ¼\u00a0cup');
+  await expect(measure).toHaveValue('≈\u00a01 ¼\u00a0cup');
   await measure.fill('2');
   await expect(page.getByText('2 of what?')).toBeVisible();
   await measure.fill('1 cup');

@@ -38,8 +38,8 @@ describe('flow, cling and set in words', () => {
 
   it('say what it does once set, and how high it is piped while a hand can', () => {
     const said = flowWords('yieldStressPa', at(18, 250, 600), density);
-    expect(said).toMatch(/^spreads, holds a [\d.]+ cm swirl$/);
-    const tall = Number(/a ([\d.]+) cm/.exec(said ?? '')?.[1]);
+    expect(said).toMatch(/^spreads, holds a swirl of [\d.]+ cm$/);
+    const tall = Number(/of ([\d.]+) cm/.exec(said ?? '')?.[1]);
     expect(10 * tall).toBeCloseTo(standingHeight(250, density), 0);
     expect(flowWords('yieldStressPa', at(4, 40_000, 60_000), density)).toBe('cuts');
   });

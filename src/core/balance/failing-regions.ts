@@ -9,24 +9,13 @@ export interface FailingRegion {
   readonly share: number;
   /** the landing region begins where this one ends */
   readonly bordersLanding: boolean;
-  /** a cell in the midst of it; of one that borders the landing region, off the middle of that border */
-  readonly cell: { readonly column: number; readonly row: number };
+  readonly cells: readonly Cell[];
 }
 
-/** Cells between a border and what is said of it. */
-const OFF_BORDER = 3;
-
-interface Cell {
+/** A place of the grid. */
+export interface Cell {
   readonly column: number;
   readonly row: number;
-}
-
-/** The member nearest to the middle of some cells. */
-function midst(members: readonly Cell[], of: readonly Cell[]): Cell | undefined {
-  const mean = (pick: (cell: Cell) => number) => of.reduce((sum, cell) => sum + pick(cell), 0) / of.length;
-  const [column, row] = [mean((cell) => cell.column), mean((cell) => cell.row)];
-  const away = (cell: Cell) => (cell.column - column) ** 2 + (cell.row - row) ** 2;
-  return members.reduce<Cell | undefined>((best, cell) => (!best || away(cell) < away(best) ? cell : best), undefined);
 }
 
 /**
@@ -55,17 +44,15 @@ export function failingRegions(map: FieldMap): FailingRegion[] {
     part.cells.push({ column: cell % columns, row: Math.floor(cell / columns) });
     parts.set(key, part);
   }
-  const isNear = ({ column, row }: Cell, distance: number) => {
-    for (let y = row - distance; y <= row + distance; y++)
-      for (let x = column - distance; x <= column + distance; x++) if (lands(x, y)) return true;
-    return false;
-  };
+  const isBeside = ({ column, row }: Cell) =>
+    lands(column - 1, row) || lands(column + 1, row) || lands(column, row - 1) || lands(column, row + 1);
   return [...parts.values()]
-    .map(({ gate, edge, cells }) => {
-      const border = cells.filter((cell) => isNear(cell, 1));
-      const off = border.length > 0 ? cells.filter((cell) => !isNear(cell, OFF_BORDER)) : cells;
-      const at = midst(off.length > 0 ? off : cells, border.length > 0 ? border : cells) as Cell;
-      return { gate, edge, share: cells.length / inside.length, bordersLanding: border.length > 0, cell: at };
-    })
+    .map(({ gate, edge, cells }) => ({
+      gate,
+      edge,
+      share: cells.length / inside.length,
+      bordersLanding: cells.some(isBeside),
+      cells,
+    }))
     .sort((a, b) => b.share - a.share);
 }

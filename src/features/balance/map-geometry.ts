@@ -16,19 +16,6 @@ export const placeOf = (map: FieldMap, { column, row }: { readonly column: numbe
   y: TOP + PLOT.height - (row / (map.rows - 1)) * PLOT.height,
 });
 
-/** About as wide as a letter of a label. */
-const LETTER = 7;
-
-/** The nearest place to a point where a label of so many letters, and a line below it, stand within the field. */
-export function textPlace({ x, y }: { readonly x: number; readonly y: number }, letters: number) {
-  const half = (letters * LETTER) / 2 + 6;
-  const within = (value: number, from: number, to: number) => Math.min(Math.max(value, from), Math.max(to, from));
-  return {
-    x: within(x, LEFT + half, LEFT + PLOT.width - half),
-    y: within(y, TOP + 34, TOP + PLOT.height - 24),
-  };
-}
-
 /** Lines of one level in a grid, as an SVG path over the plot. */
 export function contourPath(map: FieldMap, values: Float64Array, level: number): string {
   const [shape] = contours().size([map.columns, map.rows]).thresholds([level])(

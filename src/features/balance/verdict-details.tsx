@@ -74,10 +74,10 @@ function MeasureRow({ measure }: { measure: Measure }) {
   const hasTarget = low !== undefined || high !== undefined;
   return (
     <li className="border-rule border-t pt-1 pb-0.5" data-measure={measure.key}>
-      <div className="flex items-baseline justify-between gap-2">
-        <span className="font-medium">{title}</span>
+      <div className="flex flex-wrap items-baseline justify-between gap-x-2">
+        <span className="font-medium whitespace-nowrap">{title}</span>
         <span
-          className={`${words ? 'text-[0.98rem] leading-tight font-semibold text-right' : 'read text-[1.06rem] whitespace-nowrap'} ${side === 0 ? '' : 'text-off'}`}
+          className={`${words ? 'ml-auto text-[0.95rem] font-semibold' : 'read text-[1.06rem] whitespace-nowrap'} ${side === 0 ? '' : 'text-off'}`}
         >
           {hasTarget && (
             <span className={side === 0 ? 'text-enamel' : ''} aria-hidden="true">
@@ -100,10 +100,9 @@ function MeasureRow({ measure }: { measure: Measure }) {
             <span className="read text-ink">
               {shown.number}
               {shown.unit && `\u202f${shown.unit}`}
-              {hasTarget ? ' of ' : ''}
             </span>
           )}
-          {words && !hasTarget ? '' : target}
+          {words ? hasTarget && `, wanted ${target}` : target}
         </span>
         {spreadWords && <span className="whitespace-nowrap">{spreadWords}</span>}
       </p>
