@@ -9,8 +9,9 @@ import { significant } from './format';
 const KEY_FACTOR = 1.05;
 const KEY_FACTOR_SHIFT = 1.5;
 const KEY_C = 0.5;
-/** Half the height of a handle, px: a finger's width over both sides of the bar. */
+/** How far a handle reaches from its edge into the gate and away from it, px: a finger's width together. */
 const REACH = 12;
+const REACH_OUT = 32;
 
 /** Handles on a gate's edges and on the gate itself, for finger, pointer and keyboard. */
 export function GateHandles({ gate, plot }: { gate: ChartGate; plot: Plot }) {
@@ -49,7 +50,12 @@ export function GateHandles({ gate, plot }: { gate: ChartGate; plot: Plot }) {
         aria-valuetext={`${significant(pa)} Pa`}
         aria-orientation="vertical"
         className="absolute cursor-ns-resize touch-none rounded hover:bg-enamel/15"
-        style={{ left, width: right - left, top: yOf(pa, plot) - REACH, height: 2 * REACH }}
+        style={{
+          left,
+          width: right - left,
+          top: yOf(pa, plot) - (edge === 'high' ? REACH_OUT : REACH),
+          height: REACH + REACH_OUT,
+        }}
         onPointerDown={grab}
         onPointerMove={(event) => last.current && move(resistanceAtHeight(local(event).y, plot))}
         onLostPointerCapture={letGo}

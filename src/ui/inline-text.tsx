@@ -13,16 +13,18 @@ export function InlineText({
   onText: (text: string) => void;
 }) {
   return (
-    <input
-      aria-label={label}
-      className="field-sizing-content h-9 leading-none min-w-[3ch] max-w-full rounded-t-md border-enamel border-b-2 bg-transparent px-1 text-enamel placeholder:text-enamel hover:bg-enamel-wash"
-      // For browsers that do not size a field by what stands in it.
-      size={Math.max((value || placeholder).length, 3)}
-      value={value}
-      placeholder={placeholder}
-      maxLength={longest}
-      autoComplete="off"
-      onChange={(event) => onText(event.target.value.replace(/[\r\n]+/g, ' '))}
-    />
+    <span className="inline-flex h-9 max-w-full items-center rounded-t-md border-enamel border-b-2 hover:bg-enamel-wash">
+      <input
+        aria-label={label}
+        className="field-sizing-content -my-1 h-11 leading-none min-w-[3ch] max-w-full bg-transparent px-1 text-enamel placeholder:text-enamel"
+        // For browsers that do not size a field by what stands in it.
+        size={Math.max((value || placeholder).length, 3)}
+        value={value}
+        placeholder={placeholder}
+        maxLength={longest}
+        autoComplete="off"
+        onChange={(event) => onText(event.target.value.replace(/[\r\n]+/g, ' '))}
+      />
+    </span>
   );
 }

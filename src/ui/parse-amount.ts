@@ -1,6 +1,7 @@
 import { type MeasureUnit, WEIGHTS } from '@/core/matter/measures';
 import { type AmountReading, type ReadAmount, readAmount, readNumber, takeNumber } from '@/formats/amount';
 import { foldWords } from '@/formats/fold-words';
+import type { FieldUnits } from './field-units';
 
 /** A way to understand what was typed, to be chosen. */
 export interface Proposal {
@@ -34,7 +35,7 @@ export interface AmountRules {
   /** as shown, e.g. `g` */
   readonly unit: string;
   /** what units may be typed and what one of them is in the field's unit */
-  readonly units?: Readonly<Record<string, number>>;
+  readonly units?: FieldUnits;
   /** measures the field reads, instead of `units` */
   readonly measures?: FieldMeasures;
   /** a number alone says too little here */
@@ -100,12 +101,9 @@ function readPlain(text: string, sign: number, rules: AmountRules): ParsedAmount
     const known = Object.keys(units).filter(Boolean);
     return refuse(known.length > 0 ? `Only ${someOf(known)} can be read here.` : 'Type the number alone.');
   }
-  if (taken.values.length > 1)
-    return askWhich(
-      taken.values.map((each) => sign * each * factor),
-      rules,
-    );
-  return within(sign * value * factor, rules);
+  const inOwn = (each: number) => (typeof factor === 'number' ? sign * each * factor : factor(sign * each));
+  if (taken.values.length > 1) return askWhich(taken.values.map(inOwn), rules);
+  return within(inOwn(value), rules);
 }
 
 /** A number that can be read in two ways is asked, never guessed. */

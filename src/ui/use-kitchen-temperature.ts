@@ -1,8 +1,9 @@
 'use client';
 
+import { CELSIUS_UNITS } from './field-units';
 import { tabletSetting } from './tablet-setting';
 
-export const KITCHEN_RULES = { least: 5, most: 45, unit: '°C', units: { '°c': 1, c: 1 }, example: '22' };
+export const KITCHEN_RULES = { least: 5, most: 45, unit: '°C', units: CELSIUS_UNITS, example: '22' };
 
 /** How warm this kitchen is, °C. */
 export const useKitchenTemperature = tabletSetting(

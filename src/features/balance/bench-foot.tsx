@@ -55,11 +55,11 @@ export function BenchFoot({
         {saving}
       </span>
       {prediction && (
-        <button type="button" className="min-h-9 underline" onClick={() => onSheet('nutrition')}>
+        <button type="button" className="min-h-11 underline" onClick={() => onSheet('nutrition')}>
           Nutrition
         </button>
       )}
-      <button type="button" className="min-h-9" onClick={() => onSheet('shortcuts')}>
+      <button type="button" className="min-h-11" onClick={() => onSheet('shortcuts')}>
         Keys <Key>?</Key>
       </button>
     </footer>

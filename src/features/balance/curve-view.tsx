@@ -120,15 +120,20 @@ export function CurveView({
     [compared, rested],
   );
   return (
-    <ResistanceChart
-      curve={curve}
-      band={band}
-      before={ghost}
-      others={others}
-      gates={prediction.moments.flatMap((reading) => gateOf(reading, prediction, edit) ?? [])}
-      points={prediction.moments.map((reading, m) => pointOf(reading, prediction, more?.[m]))}
-      colour={chocolateColour(prediction.batch.mixture)}
-      kitchenC={kitchenC}
-    />
+    <>
+      <ResistanceChart
+        curve={curve}
+        band={band}
+        before={ghost}
+        others={others}
+        gates={prediction.moments.flatMap((reading) => gateOf(reading, prediction, edit) ?? [])}
+        points={prediction.moments.map((reading, m) => pointOf(reading, prediction, more?.[m]))}
+        colour={chocolateColour(prediction.batch.mixture)}
+        kitchenC={kitchenC}
+      />
+      <p className="px-3 pb-2 text-[12.5px] text-mute">
+        Thin below, thick above. Each band is a gate: what the job asks at that warmth. Drag its edges to move it.
+      </p>
+    </>
   );
 }

@@ -2,6 +2,7 @@
 
 import type { ReactNode } from 'react';
 import { Button } from '@/ui/button';
+import { HOUR_UNITS } from '@/ui/field-units';
 import { NumberField } from '@/ui/number-field';
 import type { AmountRules } from '@/ui/parse-amount';
 import type { Compared } from './curve-view';
@@ -17,7 +18,7 @@ const VIEWS: readonly (readonly [MaterialView, string])[] = [
 
 /** Hours after which a poured batch still counts as fresh. */
 const FRESH_H = 0.3;
-const RESTED: AmountRules = { least: 0.1, most: 2000, unit: 'h', units: { h: 1, min: 1 / 60, d: 24 }, example: '24' };
+const RESTED: AmountRules = { least: 0.1, most: 2000, unit: 'h', units: HOUR_UNITS, example: '24' };
 
 function Choice<T extends string | number>({
   label,

@@ -93,7 +93,7 @@ export function MomentsStrip({
               )}
               <button
                 type="button"
-                className="min-h-11 text-[13px] font-medium text-enamel"
+                className="-ml-2 min-h-11 min-w-11 px-2 text-left text-[13px] font-medium text-enamel"
                 aria-expanded={opened === moment.name}
                 aria-label={`${momentTitle(moment.name)}: kitchen tests`}
                 onClick={() => setOpened(opened === moment.name ? undefined : moment.name)}

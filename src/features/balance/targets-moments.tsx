@@ -2,12 +2,13 @@ import { Plus, Trash2 } from 'lucide-react';
 import { MOST_MOMENTS } from '@/core/predict/moments';
 import { Button } from '@/ui/button';
 import { momentTitle } from '@/ui/cook-words';
+import { CELSIUS_UNITS, HOUR_UNITS } from '@/ui/field-units';
 import { NumberField } from '@/ui/number-field';
 import type { AmountRules } from '@/ui/parse-amount';
 import { plainNumber, type Targets } from './targets';
 
-const CELSIUS: AmountRules = { least: -5, most: 110, unit: '°C', units: { '°c': 1, c: 1 }, example: '32' };
-const HOURS: AmountRules = { least: 0, most: 10_000, unit: 'h', units: { h: 1, min: 1 / 60 }, example: '12' };
+const CELSIUS: AmountRules = { least: -5, most: 110, unit: '°C', units: CELSIUS_UNITS, example: '32' };
+const HOURS: AmountRules = { least: 0, most: 10_000, unit: 'h', units: HOUR_UNITS, example: '12' };
 
 /** What is wrong with the moments' names, if anything. */
 export function momentsFault(moments: Targets['moments']): string | undefined {

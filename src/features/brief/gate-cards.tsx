@@ -95,7 +95,7 @@ export function GateCards({
                 {QUANTITY_WORDS[from.quantity].short}: let go by you.{' '}
                 <button
                   type="button"
-                  className="min-h-8 font-medium text-enamel"
+                  className="-my-2 min-h-11 px-1 font-medium text-enamel"
                   onClick={() => onOverrule(job, from.key, undefined)}
                 >
                   Back to what physics gives
@@ -128,7 +128,7 @@ function PlainGate({ each, onLetGo }: { each: BriefGate; onLetGo: (() => void) |
       <p className="text-[13px] text-mute">
         {onLetGo ? 'Set on the bench. ' : 'From the wishes above.'}
         {onLetGo && (
-          <button type="button" className="min-h-8 font-medium text-enamel" onClick={onLetGo}>
+          <button type="button" className="-my-2 min-h-11 px-1 font-medium text-enamel" onClick={onLetGo}>
             let it go
           </button>
         )}
@@ -178,7 +178,7 @@ function JobGateOf({
         {reasonOf(from, job)}{' '}
         <button
           type="button"
-          className="min-h-8 font-medium text-enamel"
+          className="-my-2 min-h-11 px-1 font-medium text-enamel"
           aria-expanded={isOpen}
           onClick={() => setIsOpen(!isOpen)}
         >

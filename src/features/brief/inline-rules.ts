@@ -1,10 +1,17 @@
+import { CELSIUS_UNITS, type FieldUnits, HOUR_UNITS, lengthUnits } from '@/ui/field-units';
 import type { AmountRules } from '@/ui/parse-amount';
+
+/** What may be typed in a field of a unit, whatever the kitchen is used to. */
+function unitsOf(unit: string): FieldUnits {
+  if (unit === '°C') return CELSIUS_UNITS;
+  if (unit === 'mm' || unit === 'cm') return lengthUnits(unit);
+  if (unit === 'h') return HOUR_UNITS;
+  return unit === '' ? {} : { [unit.toLowerCase()]: 1 };
+}
 
 /** Rules of a number in a sentence. */
 export function inlineRules([least, most]: readonly [number, number], unit: string, example: string): AmountRules {
-  const units: Record<string, number> = unit === '' ? {} : { [unit.toLowerCase()]: 1 };
-  if (unit === '°C') units.c = 1;
-  return { least, most, unit, units, example };
+  return { least, most, unit, units: unitsOf(unit), example };
 }
 
 /** A number in a sentence: two decimals at most. */

@@ -16,7 +16,7 @@ import { countedAs } from './use-brief';
 const COUNT = inlineRules(BRIEF_REACH.count, '', '48');
 const WORK = inlineRules(BRIEF_REACH.workC, '°C', '34');
 const EAT = inlineRules(BRIEF_REACH.eatC, '°C', '6');
-const HOURS: AmountRules = { ...inlineRules(BRIEF_REACH.hours, 'h', '24'), units: { h: 1, min: 1 / 60, d: 24 } };
+const HOURS = inlineRules(BRIEF_REACH.hours, 'h', '24');
 
 const PLACES: readonly (readonly [Place, string])[] = [
   ['kitchen', 'the kitchen'],
@@ -218,7 +218,7 @@ export function JobSentence({
         {onMore && (
           <button
             type="button"
-            className="min-h-9 px-2 text-mute hover:text-ink"
+            className="min-h-11 px-2 text-mute hover:text-ink"
             aria-label={label('and other pieces')}
             onClick={onMore}
           >

@@ -52,23 +52,23 @@ export function FormulaCard({
         <Standing predicted={predicted} />
         <Link
           href={`/brief?from=${id}`}
-          className="inline-flex min-h-11 items-center rounded-lg px-3 text-mute hover:bg-rule-soft hover:text-ink"
+          className="inline-flex size-11 items-center justify-center rounded-lg text-mute hover:bg-rule-soft hover:text-ink"
           aria-label={`Make ${name} for another occasion`}
         >
           <CalendarPlus size={17} aria-hidden="true" />
         </Link>
-        <Button look="bare" className="!px-3" onClick={onCopy} aria-label={`Copy ${name}`}>
+        <Button look="bare" className="!w-11 !px-0" onClick={onCopy} aria-label={`Copy ${name}`}>
           <Copy size={17} aria-hidden="true" />
         </Button>
         <Button
           look="bare"
-          className="!px-3"
+          className="!w-11 !px-0"
           onClick={onArchive}
           aria-label={archived ? `Take ${name} out of the archive` : `Put ${name} into the archive`}
         >
           {archived ? <ArchiveRestore size={17} aria-hidden="true" /> : <Archive size={17} aria-hidden="true" />}
         </Button>
-        <Button look="bare" className="!px-3" onClick={onDelete} aria-label={`Delete ${name}`}>
+        <Button look="bare" className="!w-11 !px-0" onClick={onDelete} aria-label={`Delete ${name}`}>
           <Trash2 size={17} aria-hidden="true" />
         </Button>
       </div>

@@ -105,7 +105,7 @@ export function LibraryScreen({
         />
       </TopBar>
       <main className="mx-auto max-w-[1240px] px-5 pt-6 pb-28">
-        <div className="mb-5 flex flex-wrap items-center gap-3">
+        <div className="mb-2 flex flex-wrap items-center gap-3">
           <h1 className="mr-auto text-[1.9rem]">Formulas</h1>
           {all.length > 0 && (
             <label className="relative block w-full max-w-xs">
@@ -152,6 +152,10 @@ export function LibraryScreen({
           </Button>
           <NewBrief />
         </div>
+        <p className="mb-4 max-w-[92ch] text-[14px] text-mute">
+          A brief says what it is for, and sets the gates: how it must flow at the pour and hold once it is set. A
+          formula lands when it passes them all; the per cent says how many of a hundred such batches would.
+        </p>
         {fault && (
           <p role="alert" className="mb-4 rounded-lg bg-off-wash px-4 py-3 text-off">
             {fault}

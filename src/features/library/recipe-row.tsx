@@ -69,9 +69,7 @@ export function RecipeRowView({
   return (
     <li className={`rounded-lg px-2 py-1 ${asks ? 'bg-near-wash' : ''} ${left ? 'opacity-50' : ''}`}>
       <div className="grid grid-cols-[1fr_minmax(0,1.2fr)_112px_auto] items-center gap-3">
-        <span className="min-w-0 truncate" title={row.raw}>
-          {row.raw}
-        </span>
+        <span className="line-clamp-3 min-w-0 break-words">{row.raw}</span>
         <IngredientBox
           label={`Ingredient for ${row.raw}`}
           value={ingredient}
@@ -99,7 +97,7 @@ export function RecipeRowView({
         </Button>
       </div>
       {asks && row.asks && (
-        <p className="flex flex-wrap items-center gap-2 pb-1 text-[13.5px] text-near">
+        <p className="flex flex-wrap items-center gap-2 pt-1.5 pb-1 text-[13.5px] text-near">
           {row.asks}
           {offered.map(({ label, value }) => (
             <Button key={label} className="!px-3" onClick={() => onSay({ grams: value })}>
