@@ -13,7 +13,7 @@ test('grams that cannot be read keep what was typed, say why, and the last good 
     ['1e9', "can't be more than 100 000 g"],
     ['NaN', "isn't a number"],
     ['12 barrels', 'can be read here'],
-    ['1,250', 'Is that 1.25 or 1250?'],
+    ['1,250', 'Is that 1250 or 1.25?'],
   ] as const) {
     await cream.fill(typed);
     await expect(page.getByRole('alert').filter({ hasText: words })).toBeVisible();

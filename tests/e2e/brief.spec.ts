@@ -93,7 +93,12 @@ test('other pieces of the same use add up, and are taken out again', async ({ pa
   await field(page, 'Coat pastry 2: diameter').fill('6');
   await expect.poll(() => toMake(page)).toBeGreaterThan(1.5 * one);
   await expect(page.getByTestId('amount')).toContainText('30 ×');
-  await expect(page.getByTestId('gate-cards').getByRole('listitem').filter({ hasText: 'fluidity' })).toHaveCount(2);
+  await expect(
+    page
+      .getByTestId('gate-cards')
+      .getByRole('listitem')
+      .filter({ has: page.getByText('flow', { exact: true }) }),
+  ).toHaveCount(2);
   await page.getByRole('button', { name: 'Coat pastry 2: take it out' }).click();
   await expect.poll(() => toMake(page)).toBe(one);
   expect(silent).toEqual([]);

@@ -17,7 +17,7 @@ test('sheets from the menu take the focus and give it back; the menu stands with
     if (item === 'Versions…') await expectAccessible(page);
     await page.getByRole('menuitem', { name: item }).click();
     const sheet = page.getByRole('dialog', { name: title });
-    await expect(sheet).toBeVisible();
+    await expect(sheet.getByRole('heading', { name: title })).toBeVisible();
     await expect.poll(() => sheet.evaluate((dialog) => dialog.contains(document.activeElement))).toBe(true);
     await page.keyboard.press('Escape');
     await expect(sheet).toHaveCount(0);
@@ -41,7 +41,7 @@ test('a form that is half filled asks before Escape throws it away', async ({ pa
   await expect(sheet).toHaveCount(0);
 
   await page.getByRole('button', { name: 'From a recipe' }).click();
-  await expect(page.getByRole('dialog')).toBeVisible();
+  await expect(sheet.getByRole('heading', { name: 'From a recipe' })).toBeVisible();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('dialog'), 'an empty form leaves at once').toHaveCount(0);
   expect(silent).toEqual([]);

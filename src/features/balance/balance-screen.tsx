@@ -26,10 +26,10 @@ import { ingredientName, Pan } from './pan';
 import { SaveNotice, saveWords } from './save-notice';
 import { useAutosave } from './use-autosave';
 import { useBalancing } from './use-balancing';
+import { useBenchFocus } from './use-bench-focus';
 import { useBenchKeys } from './use-bench-keys';
 import { useDoubt } from './use-doubt';
 import { useFormula } from './use-formula';
-import { useGramsFocus } from './use-grams-focus';
 import { useReadyAhead } from './use-ready-ahead';
 import { VerdictDetails } from './verdict-details';
 import { VerdictHead } from './verdict-head';
@@ -93,8 +93,7 @@ export function BalanceScreen({
   const [view, setView] = useState<MaterialView>('curve');
   const [household, setHousehold] = useState(false);
   const [openKey, setOpenKey] = useState<string | undefined>();
-  const [fresh, setFresh] = useState<string | undefined>();
-  useGramsFocus(fresh, sheet === undefined);
+  const focusRow = useBenchFocus(sheet !== undefined);
   const [compared, setCompared] = useState<readonly Compared[]>([]);
   const { system: measures, cups } = useMeasures();
   const [kitchenC] = useKitchenTemperature();
@@ -270,7 +269,7 @@ export function BalanceScreen({
           compared={compared}
           onCompare={compare}
           onNewIngredient={(ingredient) => setAdded([...added, ingredient])}
-          onAdded={setFresh}
+          onAdded={focusRow}
         />
       )}
     </div>

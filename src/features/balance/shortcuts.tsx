@@ -6,11 +6,11 @@ import { Button, Key } from '@/ui/button';
 const SHORTCUTS: readonly (readonly [keys: readonly string[], does: string])[] = [
   [['↑', '↓'], 'choose a row; in a grams field: 1 g more or less, 10 g with Shift'],
   [['+', '−'], '1 g more or less of the chosen row, 10 g with Shift'],
-  [['Enter'], 'type its grams; accept what a balance proposes'],
+  [['Enter'], 'type its grams, and leave them; accept what a balance proposes'],
   [['L'], 'lock or unlock it'],
   [['Del'], 'take it out'],
   [['B'], 'balance'],
-  [['Esc'], 'leave a proposal; in a field: back to the last good number'],
+  [['Esc'], 'leave a proposal; leave a field, what cannot be read in it first'],
   [['/'], 'add an ingredient'],
   [['M'], 'the map, and back'],
   [['D'], 'the day, and back'],
