@@ -105,7 +105,7 @@ test('when it cannot land it names what stands in the way, and the nearest can b
     ],
   });
   await page.keyboard.press('b');
-  await expect(note).toContainText('the target for fluidity');
+  await expect(note).toContainText('the target for flow');
   await note.getByRole('button', { name: 'Take the nearest' }).click();
   await expect(note).toContainText('Balanced');
   await expect(gramsOf(page, 'Dark couverture')).not.toHaveValue('200');
