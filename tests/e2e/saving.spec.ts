@@ -71,7 +71,8 @@ test('going back shows what was saved last, not what the browser kept', async ({
   const id = await openFormula(page);
   await gramsOf(page, 'Dark couverture').fill('211');
   await saved(page);
-  await page.getByRole('link', { name: /Dark Pour/ }).click();
+  await page.getByRole('button', { name: /^Dark Pour/ }).click();
+  await page.getByRole('menuitem', { name: 'Formulas' }).click();
   await page.waitForURL((url) => url.pathname === '/');
   await expect(page.getByRole('heading', { name: 'Formulas' })).toBeVisible();
   await page.goBack();
