@@ -90,11 +90,25 @@ export interface PlainMeaning {
   readonly sure: boolean;
 }
 
+const kindOfKnown = new WeakMap<Ingredient, Kind | null>();
+
+/** The kind of an ingredient, worked out once. */
+function kindOf(ingredient: Ingredient): Kind | null {
+  let kind = kindOfKnown.get(ingredient);
+  if (kind === undefined) {
+    kind = (Object.keys(OF_KIND) as Kind[]).find((each) => OF_KIND[each](ingredient)) ?? null;
+    kindOfKnown.set(ingredient, kind);
+  }
+  return kind;
+}
+
+const ofKind = (kind: Kind, larder: readonly Ingredient[]) => larder.filter((each) => kindOf(each) === kind);
+
 /** The ingredients of a kind, nearest to a number first. */
 function nearest(kind: Kind, number: number, larder: readonly Ingredient[]): Ingredient[] {
-  return larder
-    .filter(OF_KIND[kind])
-    .sort((a, b) => Math.abs(numberOf[kind](a) - number) - Math.abs(numberOf[kind](b) - number));
+  return ofKind(kind, larder).sort(
+    (a, b) => Math.abs(numberOf[kind](a) - number) - Math.abs(numberOf[kind](b) - number),
+  );
 }
 
 /**
@@ -129,7 +143,7 @@ export function plainMeaning(text: string, larder: readonly Ingredient[]): Plain
   );
   const byNumber = best.kind && number !== undefined ? nearest(best.kind, number, larder) : [];
   const plain = larder.find(({ id }) => id === best.id);
-  const kin = best.kind ? larder.filter(OF_KIND[best.kind]) : [];
+  const kin = best.kind ? ofKind(best.kind, larder) : [];
   const found = [...new Set([...byNumber.slice(0, 3), ...(plain ? [plain] : []), ...kin])].slice(0, 5);
   // a number means nothing to a thing that is not chosen by it, unless its own name says it
   const isNumberMeant = best.kind !== undefined || numbers.every((each) => plain?.name.includes(String(each)));
