@@ -1,6 +1,8 @@
 import type { Metadata, Viewport } from 'next';
 import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
+import { SettingsProvider } from '@/ui/settings/settings-provider';
+import { kitchenSettings } from './kitchen-settings';
 import './globals.css';
 
 export const metadata: Metadata = {
@@ -17,7 +19,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const theme = (await cookies()).get('dark-pour-theme')?.value === 'night' ? 'night' : 'day';
   return (
     <html lang="en" data-theme={theme}>
-      <body>{children}</body>
+      <body>
+        <SettingsProvider settings={await kitchenSettings()}>{children}</SettingsProvider>
+      </body>
     </html>
   );
 }

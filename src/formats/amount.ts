@@ -29,11 +29,18 @@ const NUMBER = new RegExp(
   `^(?:\\d+${SPACES}+\\d+${SPACES}*[/⁄]${SPACES}*\\d+|\\d+${SPACES}*[/⁄]${SPACES}*\\d+|\\d+${SPACES}*[${VULGAR}]|[${VULGAR}]|\\d{1,3}(?:[ \\u00a0\\u202f']\\d{3})+(?:[.,]\\d+)?|\\d+(?:[.,]\\d{3})+[.,]\\d+|\\d+(?:[.,]\\d+)?|[.,]\\d+)`,
   'u',
 );
-/** A comma that may part thousands or decimals. */
-const AMBIGUOUS = /^[1-9]\d{0,2},\d{3}$/;
+/** What parts whole and part where the writer is known; text from elsewhere may have either. */
+export type DecimalSign = '.' | ',' | 'either';
 
-/** Whether a number's comma may part thousands or decimals: it is asked, never guessed. */
-export const isAmbiguous = (text: string) => AMBIGUOUS.test(text.trim());
+/** A sign before three figures that parts thousands for one writer and decimals for another. */
+const AMBIGUOUS: Readonly<Record<DecimalSign, RegExp>> = {
+  '.': /^[1-9]\d{0,2},\d{3}$/,
+  ',': /^[1-9]\d{0,2}\.\d{3}$/,
+  either: /^[1-9]\d{0,2}[.,]\d{3}$/,
+};
+
+/** Whether a number's sign may part thousands or decimals: it is asked, never guessed. */
+export const isAmbiguous = (text: string, decimal: DecimalSign = '.') => AMBIGUOUS[decimal].test(text.trim());
 const TIMES = new RegExp(`^${SPACES}*[x×*]${SPACES}*(?=[\\d${VULGAR}])`, 'iu');
 const RANGE = new RegExp(
   `^${SPACES}*(?:-|–|—|(?:to|or|bis|oder|à|ou|ila)(?=${SPACES}))${SPACES}*(?=[\\d${VULGAR}])`,
@@ -52,13 +59,16 @@ export function readNumber(text: string): number {
   return /[/⁄½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚]/u.test(plain) ? numericQuantity(plain) : Number.NaN;
 }
 
-/** A number at the head of a text, and both ways to read it where its comma could be either. */
-export function takeNumber(text: string): { values: readonly number[]; rest: string } | undefined {
+/** A number at the head of a text, and both ways to read it where its comma or point could be either. */
+export function takeNumber(
+  text: string,
+  decimal: DecimalSign = '.',
+): { values: readonly number[]; rest: string } | undefined {
   const found = NUMBER.exec(text)?.[0];
   if (found === undefined) return takeWord(text);
   const rest = text.slice(found.length);
-  if (!AMBIGUOUS.test(found)) return { values: [readNumber(found)], rest };
-  return { values: [Number(found.replace(',', '')), Number(found.replace(',', '.'))], rest };
+  if (!isAmbiguous(found, decimal)) return { values: [readNumber(found)], rest };
+  return { values: [Number(found.replace(/[.,]/, '')), Number(found.replace(',', '.'))], rest };
 }
 
 /** An amount written as a word, where a unit or a count follows it. */
@@ -119,18 +129,19 @@ const BESIDE = new RegExp(
  * Reads the amount at the head of a text, as cooks write it in the common kitchen languages: decimal comma or point, groups of three, fractions,
  * “2 x 100 g”, “1-2 tbsp”, “half a cup”, “2 EL”, “1 dozen”. What can be understood in several ways says so and proposes one.
  *
+ * @param decimal what parts decimals where the writer is known
  * @returns nothing where the text does not begin with an amount
  * @example readAmount('1-2 tbsp rum') // { amount: 1.5, unit: 'tbsp', asks: …, rest: ' rum' }
  */
-export function readAmount(text: string): ReadAmount | undefined {
-  const taken = takeNumber(text.replace(/^[\s≈~]+/u, ''));
+export function readAmount(text: string, decimal: DecimalSign = '.'): ReadAmount | undefined {
+  const taken = takeNumber(text.replace(/^[\s≈~]+/u, ''), decimal);
   if (!taken) return undefined;
   let { values, rest } = taken;
   const asks: string[] = [];
   if (values.length > 1) asks.push(`Is that ${values[0]} or ${values[1]}?`);
   const times = TIMES.exec(rest);
   const range = times ? null : RANGE.exec(rest);
-  const second = (times ?? range) && takeNumber(rest.slice((times ?? range)?.[0].length));
+  const second = (times ?? range) && takeNumber(rest.slice((times ?? range)?.[0].length), decimal);
   if (second) {
     const [a = 0, b = 0] = [values[0], second.values[0]];
     rest = second.rest;

@@ -5,6 +5,7 @@ import { MOST_MOMENTS } from '@/core/predict/moments';
 import { RESTRICTIONS } from '@/core/swap/restrictions';
 import { HOB_EFFICIENCY } from '@/core/yields/boiling';
 import { PORTION_KINDS, type PortionKey, portionKind } from '@/core/yields/portions';
+import { formerly } from './former-names';
 import { gateSchema, momentSchema } from './moments-and-gates';
 
 /** Most jobs one batch can have, and the reach of what a brief asks. */
@@ -16,7 +17,7 @@ export const BRIEF_REACH = {
   hours: [0.1, 2000],
   kitchenC: [5, 45],
   keepDays: [1, 400],
-  portionEur: [0.01, 1000],
+  portionCost: [0.01, 1000],
   cocoaPercent: [1, 90],
   minutes: [0, 240],
   powerW: [100, 20_000],
@@ -81,16 +82,19 @@ export const briefSchema = z.object({
     .max(MOST_JOBS, `must have at most ${MOST_JOBS} jobs`)
     .readonly(),
   kitchenC: within(BRIEF_REACH.kitchenC),
-  wishes: z.object({
-    shine: z.enum(SHINES),
-    taste: z.enum(TASTES),
-    cocoaPercent: within(BRIEF_REACH.cocoaPercent).optional(),
-    keepDays: within(BRIEF_REACH.keepDays).optional(),
-    keepIn: z.enum(['fridge', 'room']),
-    portionEur: within(BRIEF_REACH.portionEur).optional(),
-    without: z.array(z.enum(RESTRICTIONS)).max(RESTRICTIONS.length).readonly(),
-    thickener: z.enum(THICKENERS),
-  }),
+  wishes: z.preprocess(
+    formerly('portionEur', 'portionCost'),
+    z.object({
+      shine: z.enum(SHINES),
+      taste: z.enum(TASTES),
+      cocoaPercent: within(BRIEF_REACH.cocoaPercent).optional(),
+      keepDays: within(BRIEF_REACH.keepDays).optional(),
+      keepIn: z.enum(['fridge', 'room']),
+      portionCost: within(BRIEF_REACH.portionCost).optional(),
+      without: z.array(z.enum(RESTRICTIONS)).max(RESTRICTIONS.length).readonly(),
+      thickener: z.enum(THICKENERS),
+    }),
+  ),
   making: z.object({
     heat: z.enum(HEATS),
     minutes: within(BRIEF_REACH.minutes),

@@ -3,6 +3,7 @@ import { DEFAULT_PROCESS } from '@/core/matter/process';
 import { MOST_MOMENTS } from '@/core/predict/moments';
 import { allergenFields, recogniseFields } from './allergen-fields';
 import { briefSchema } from './brief';
+import { formerly } from './former-names';
 import { FormulaFileError } from './formula-file-error';
 import { compositionSchema } from './ingredient';
 import { gateSchema, momentSchema, name, temperatureC } from './moments-and-gates';
@@ -68,15 +69,17 @@ export const yieldSchema = z.object({
 const SAFE_ID = /^(?!__proto__$|constructor$|prototype$)/;
 
 /** An ingredient that only this formula has. Allergens left out are unknown, an empty list says there are none. */
+const ownFields = z.object({
+  name: name(120),
+  components: compositionSchema,
+  pricePerKg: z.number().min(0).max(1e6).optional(),
+  allergens: allergenFields.allergens.optional(),
+  mayContain: allergenFields.mayContain.removeDefault().optional(),
+  vegan: z.boolean({ error: 'must be true or false' }).optional(),
+});
+
 const ownIngredientSchema = z
-  .object({
-    name: name(120),
-    components: compositionSchema,
-    priceEurPerKg: z.number().min(0).max(1e6).optional(),
-    allergens: allergenFields.allergens.optional(),
-    mayContain: allergenFields.mayContain.removeDefault().optional(),
-    vegan: z.boolean({ error: 'must be true or false' }).optional(),
-  })
+  .preprocess(formerly('priceEurPerKg', 'pricePerKg'), ownFields)
   .transform(({ allergens, mayContain, ...own }) => {
     const read = recogniseFields({ allergens: allergens ?? null, mayContain: mayContain ?? [] });
     return {

@@ -54,7 +54,7 @@ export const ingredientSchema = z
     ph: z.number().min(0, 'must be 0 to 14').max(14, 'must be 0 to 14').nullable(),
     ...allergenFields,
     vegan: z.boolean(),
-    priceEurPerKg: z.number().min(0, 'must be 0 or more').max(1e6).nullable(),
+    pricePerKg: z.number().min(0, 'must be 0 or more').max(1e6).nullable(),
     /** g in hand; unknown when null */
     stockG: z.number().min(0, 'must be 0 or more').max(1e9).nullable(),
     keeps: text(300),

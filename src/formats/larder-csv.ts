@@ -20,7 +20,7 @@ const OTHER_COLUMNS = [
   'allergens',
   'may_contain',
   'vegan',
-  'price_eur_per_kg',
+  'price_per_kg',
   'stock_g',
   'keeps',
   'caution',
@@ -34,10 +34,13 @@ const COLUMN_OF: Readonly<Record<string, string>> = {
   densityGPerMl: 'density_g_per_ml',
   cocoaPercent: 'cocoa_percent',
   gelatinBloomG: 'gelatin_bloom',
-  priceEurPerKg: 'price_eur_per_kg',
+  pricePerKg: 'price_per_kg',
   stockG: 'stock_g',
   mayContain: 'may_contain',
 };
+
+/** Columns that had another name in older files. */
+const FORMER_COLUMNS: ReadonlyMap<string, string> = new Map([['price_eur_per_kg', 'price_per_kg']]);
 
 /** Thrown when a file cannot be read as a table of ingredients at all. */
 export class LarderCsvError extends Error {
@@ -179,7 +182,7 @@ function readRow(cells: Cells, row: number, columns: readonly string[]): CsvRow 
     allergens: reader.declared('allergens'),
     mayContain: reader.declared('may_contain') ?? [],
     vegan: reader.yes('vegan'),
-    priceEurPerKg: reader.number('price_eur_per_kg'),
+    pricePerKg: reader.number('price_per_kg'),
     stockG: reader.number('stock_g'),
     keeps: reader.text('keeps'),
     caution: reader.text('caution'),
@@ -200,7 +203,10 @@ function readTable(text: string): { cells: Cells[]; columns: string[] } {
     header: true,
     skipEmptyLines: 'greedy',
     delimitersToGuess: [',', ';', '\t', '|'],
-    transformHeader: (header) => header.trim().toLowerCase(),
+    transformHeader: (header) => {
+      const column = header.trim().toLowerCase();
+      return FORMER_COLUMNS.get(column) ?? column;
+    },
   });
   const columns = meta.fields ?? [];
   if (!columns.includes('name')) {
@@ -291,7 +297,7 @@ export function writeLarderCsv(ingredients: readonly Ingredient[]): string {
     allergens: declaredText(ingredient.allergens),
     may_contain: ingredient.mayContain.join(';'),
     vegan: ingredient.vegan ? 'y' : 'n',
-    price_eur_per_kg: ingredient.priceEurPerKg,
+    price_per_kg: ingredient.pricePerKg,
     stock_g: ingredient.stockG,
     keeps: ingredient.keeps,
     caution: ingredient.caution,

@@ -15,14 +15,14 @@ export type PlannedRow =
     };
 
 /** Fields of a typical ingredient that a kitchen may change. */
-const KITCHEN_FIELDS: ReadonlySet<string> = new Set(['priceEurPerKg', 'stockG', 'note']);
+const KITCHEN_FIELDS: ReadonlySet<string> = new Set(['pricePerKg', 'stockG', 'note']);
 
 const FIELD_WORDS: Partial<Record<keyof Ingredient, string>> = {
   components: 'composition',
   densityGPerMl: 'density',
   cocoaPercent: 'cocoa %',
   gelatinBloomG: 'bloom strength',
-  priceEurPerKg: 'price',
+  pricePerKg: 'price',
   stockG: 'stock',
   mayContain: 'traces',
 };

@@ -52,10 +52,16 @@ export const momentSchema = z
     }),
   );
 
+/** What the cost was called while it was always in euro. */
+const FORMER_COST = 'costEurPerKg';
+
 export const gateSchema = z
   .object({
     moment: name(40),
-    quantity: z.enum(GATE_QUANTITIES, { error: `must be one of ${GATE_QUANTITIES.join(', ')}` }),
+    quantity: z.preprocess(
+      (value) => (value === FORMER_COST ? 'costPerKg' : value),
+      z.enum(GATE_QUANTITIES, { error: `must be one of ${GATE_QUANTITIES.join(', ')}` }),
+    ),
     low: z.number({ error: 'must be a number' }).min(0, 'must be 0 or more').max(1e9).optional(),
     high: z.number({ error: 'must be a number' }).positive('must be above 0').max(1e9).optional(),
     /** how much a miss counts beside the others when not all can be met */

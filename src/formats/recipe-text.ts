@@ -164,7 +164,7 @@ export function readRecipeText(text: string, larder: readonly Ingredient[], cups
     .map((line) => line.trim().replace(/^[-*•–]\s*/, ''))
     .filter((line) => line !== '')
     .map((raw, i): RecipeRow => {
-      const read = readAmount(raw);
+      const read = readAmount(raw, 'either');
       const [what = '', ...how] = (read?.rest ?? raw)
         .trim()
         .replace(/^(?:of|de|du|di|d['’]|von)\s+/i, '')

@@ -8,7 +8,7 @@ import type { Ingredient } from './ingredient';
 
 /** As much of a larder ingredient as a formula needs; more makes cost and doubt known. */
 export type LarderIngredient = { readonly name: string; readonly components: Composition } & Partial<
-  Pick<Ingredient, 'group' | 'priceEurPerKg' | 'measures' | 'pieces' | 'densityGPerMl'>
+  Pick<Ingredient, 'group' | 'pricePerKg' | 'measures' | 'pieces' | 'densityGPerMl'>
 >;
 
 /** Anything that knows larder ingredients by id. */
@@ -63,7 +63,7 @@ export function resolveFormula(file: ResolvableFormula, larder: LarderCompositio
       return {
         ...line,
         perGram: vectorOf(known.components),
-        priceEurPerKg: known.priceEurPerKg ?? undefined,
+        pricePerKg: known.pricePerKg ?? undefined,
         kind: known.group ? doubtKindOf({ group: known.group }) : 'other',
         measured: volumeDoubt(line, known),
       };

@@ -35,7 +35,7 @@ export interface Start {
   readonly densityKgM3: number;
   readonly colour: string;
   readonly shine: number;
-  readonly costEurPerKg: number;
+  readonly costPerKg: number;
   readonly alcoholPercentVol: number;
   readonly puddles: readonly { readonly moment: string; readonly diameterMm: number }[];
   readonly curve: { readonly temperatureC: readonly number[]; readonly resistancePa: readonly number[] };
@@ -83,7 +83,7 @@ function startOf({ of, grams, prediction, lands, chance, moved, change }: Propos
     densityKgM3: prediction.densityKgM3,
     colour: chocolateColour(prediction.batch.mixture),
     shine: atThePour(prediction.moments)?.state.shine ?? prediction.asKept.shine,
-    costEurPerKg: prediction.costEurPerKg,
+    costPerKg: prediction.costPerKg,
     alcoholPercentVol: prediction.alcoholPercentVol,
     puddles: prediction.moments.map(({ moment, plateDiameterMm }) => ({
       moment: moment.name,

@@ -14,7 +14,7 @@ export const CAUTION_WORDS = {
   egg: 'Use pasteurised egg where it is not cooked through.',
   honey: 'Honey: not for babies under a year.',
   hotDairy: 'Cream rises and scalds: fill the pan no more than half.',
-  coolDairy: 'Cool dairy fast and keep it at 5 °C or under.',
+  coolDairy: 'Cool dairy fast and keep it at 5 °C (41 °F) or under.',
   hot: 'Hot sugar, liquid and steam scald: carry with dry cloths, pour away from you.',
   fryer: 'Fried dough: keep hot oil away from wet sauce and hands.',
   hotDrink: 'Hot drinks scald: serve children lukewarm.',

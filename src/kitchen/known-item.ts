@@ -10,7 +10,7 @@ export interface KnownItem extends Pick<Ingredient, 'id' | 'name' | 'allergens' 
   readonly components: Composition;
   /** nothing where nobody has said */
   readonly vegan: boolean | undefined;
-  readonly priceEurPerKg: number | null;
+  readonly pricePerKg: number | null;
   /** as the larder has it; nothing for what only the formula knows */
   readonly stocked: Ingredient | undefined;
 }
@@ -29,7 +29,7 @@ export function itemOf({ ingredients }: WithOwn, larder: Larder, id: string): Kn
       allergens: own.allergens ?? null,
       mayContain: own.mayContain ?? [],
       vegan: own.vegan,
-      priceEurPerKg: own.priceEurPerKg ?? null,
+      pricePerKg: own.pricePerKg ?? null,
       stocked: undefined,
     };
   }

@@ -1,8 +1,10 @@
 import { memo } from 'react';
 import { CURVE_FROM_C, CURVE_TO_C, type ResistanceCurve } from '@/core/predict/curve';
 import { LEFT, type Plot, TOP, xOf, yOf } from './chart-geometry';
-import { celsius, significant } from './format';
+import { celsius, degrees, significant } from './format';
 import { LANDMARKS, nearestLandmark } from './landmarks';
+import { fixed } from './settings/numerals';
+import { roundDegrees } from './settings/round-degrees';
 
 /** A gate on the curve: a band of resistance at one temperature. */
 export interface ChartGate {
@@ -67,11 +69,11 @@ export const Scales = memo(function Scales({ plot, kitchenC }: { plot: Plot; kit
           </text>
         </g>
       ))}
-      {[60, 50, 40, 30, 20, 10, 4].map((t) => (
+      {roundDegrees(CURVE_FROM_C, CURVE_TO_C, 10).map((t) => (
         <g key={t}>
           <line x1={xOf(t, plot)} x2={xOf(t, plot)} y1={TOP + plot.top} y2={bottom} stroke="var(--color-rule-soft)" />
           <text x={xOf(t, plot)} y={bottom + 18} textAnchor="middle" fill="var(--color-mute)" className="read">
-            {t}°
+            {degrees(t)}°
           </text>
         </g>
       ))}
@@ -87,7 +89,7 @@ export const Scales = memo(function Scales({ plot, kitchenC }: { plot: Plot; kit
             strokeWidth={1.5}
           />
           <text x={xOf(kitchenC, plot) + 4} y={bottom - 6} fill="var(--color-mute)">
-            kitchen {Math.round(kitchenC)}°
+            kitchen {degrees(kitchenC)}°
           </text>
         </g>
       )}
@@ -205,7 +207,7 @@ export function MoreMark({ factor, cx, cy, toLeft }: { factor: number; cx: numbe
         textAnchor={toLeft ? 'end' : 'start'}
         className="read text-[12px] font-semibold"
       >
-        {`×${factor.toFixed(2)}`}
+        {`×${fixed(factor, 2)}`}
       </text>
     </g>
   );

@@ -2,7 +2,7 @@ import type { GateQuantity } from '@/core/balance/quantities';
 import { yieldForCoat } from '@/core/flow/film';
 import { HAND_LIMIT_PA, standingHeight } from '@/core/flow/piping';
 import type { MomentReading } from '@/core/predict/formula';
-import { significant } from './format';
+import { centimetres, millimetres } from './format';
 import { behaviour, nearestLandmark } from './landmarks';
 import { POUR_ABOVE_C } from './quantity-words';
 
@@ -17,14 +17,14 @@ const SWIRL_MM = [5, 120] as const;
 function clingWords(yieldStressPa: number, densityKgM3: number): string {
   const film = yieldStressPa / yieldForCoat(1, densityKgM3);
   if (film < LEAST_FILM_MM) return 'runs off a side';
-  return film > MOST_FILM_MM ? 'stays where it is put' : `holds ${significant(film)} mm on a side`;
+  return film > MOST_FILM_MM ? 'stays where it is put' : `holds ${millimetres(film, 2)} on a side`;
 }
 
 /** What it does once set; how high it is piped, while a hand can pipe it. */
 function setWords(yieldStressPa: number, resistancePa: number, densityKgM3: number): string {
   const height = standingHeight(yieldStressPa, densityKgM3);
   const isPiped = yieldStressPa <= HAND_LIMIT_PA && height >= SWIRL_MM[0] && height <= SWIRL_MM[1];
-  return `${behaviour(resistancePa)}${isPiped ? `, holds a swirl of ${significant(height / 10)} cm` : ''}`;
+  return `${behaviour(resistancePa)}${isPiped ? `, holds a swirl of ${centimetres(Number((height / 10).toPrecision(2)))}` : ''}`;
 }
 
 /**

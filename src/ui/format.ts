@@ -1,11 +1,9 @@
-const THIN_SPACE = '\u202f';
+import { fixed, numeral } from './settings/numerals';
+import { shownAs } from './settings/shown-as';
+import { BY_WEIGHT, shownUnit, unitName } from './settings/shown-units';
 
-/** Digits in groups of three, as on the labels of the house: `1 250`. */
-function grouped(text: string): string {
-  const [whole = '', decimals] = text.split('.');
-  const spaced = whole.replace(/(\d)(?=(\d{3})+$)/g, `$1${THIN_SPACE}`);
-  return decimals === undefined ? spaced : `${spaced}.${decimals}`;
-}
+const THIN_SPACE = '\u202f';
+const NO_BREAK = '\u00a0';
 
 /** A number with so many significant digits, without exponent and needless zeros. */
 export function significant(value: number, digits = 2): string {
@@ -13,12 +11,56 @@ export function significant(value: number, digits = 2): string {
   if (value === 0) return '0';
   const rounded = Number(value.toPrecision(digits));
   const decimals = digits - 1 - Math.floor(Math.log10(Math.abs(rounded)));
-  return grouped(rounded.toFixed(Math.min(Math.max(decimals, 0), 6)));
+  return fixed(rounded, Math.min(Math.max(decimals, 0), 6));
 }
 
-/** Grams as a scale shows them: tenths only where there are some. */
+/** A weight without its unit, as a scale shows it: tenths of a gram only where there are some, hundredths of an ounce below a pound. */
 export function grams(value: number): string {
-  return grouped(String(Math.round(value * 10) / 10));
+  const unit = shownUnit('g');
+  if (!unit) return numeral(value, 1);
+  const shown = unit.toShown(value);
+  return Math.abs(shown) > 0 && Math.abs(shown) < 0.1
+    ? significant(shown)
+    : numeral(shown, Math.abs(shown) < 16 ? 2 : 1);
+}
+
+/** A weight: `1 250 g`, `44.1 oz`. */
+export function weight(value: number): string {
+  return `${grams(value)}${NO_BREAK}${unitName('g')}`;
+}
+
+/**
+ * A length that is kept in mm, small enough to be said in them: `2 mm`, `0.08 in`.
+ *
+ * @param digits significant ones of what is predicted; what was typed has no doubt
+ */
+export function millimetres(value: number, digits?: number): string {
+  const unit = shownUnit('mm');
+  const shown = unit?.toShown(value) ?? value;
+  const text = digits === undefined ? numeral(shown, unit ? 2 : 1) : significant(shown, digits);
+  return `${text}${THIN_SPACE}${unitName('mm')}`;
+}
+
+/** A length that is kept in cm: `24 cm`, `9.4 in`. */
+export function centimetres(value: number): string {
+  return `${numeral(shownUnit('cm')?.toShown(value) ?? value, 1)}${THIN_SPACE}${unitName('cm')}`;
+}
+
+/** An amount of money: `€0.35`, `0,35 €`. */
+export function money(value: number): string {
+  const { numbers, currency } = shownAs();
+  return new Intl.NumberFormat(numbers, {
+    style: 'currency',
+    currency,
+    currencyDisplay: 'narrowSymbol',
+    numberingSystem: 'latn',
+  }).format(value);
+}
+
+/** A price by weight: `€9.50/kg`. */
+export function priceByWeight(perKg: number): string {
+  const unit = shownUnit(BY_WEIGHT);
+  return `${money(unit?.toShown(perKg) ?? perKg)}/${shownAs().weight === 'oz' ? 'lb' : 'kg'}`;
 }
 
 /** Grams for typing: no grouping. */
@@ -29,7 +71,7 @@ export function gramsPlain(value: number): string {
 /** A share as a percentage without false precision. */
 export function percent(share: number): string {
   const value = 100 * share;
-  return value > 0 && value < 1 ? `${value.toFixed(1)}${THIN_SPACE}%` : `${Math.round(value)}${THIN_SPACE}%`;
+  return value > 0 && value < 1 ? `${fixed(value, 1)}${THIN_SPACE}%` : `${numeral(value, 0)}${THIN_SPACE}%`;
 }
 
 /** A number and its unit. */
@@ -51,17 +93,23 @@ export function viscosity(paS: number): Quantity {
 
 /** Water activity: two decimals, since the model knows no more. */
 export function waterActivity(aw: number): Quantity {
-  return { number: aw.toFixed(2), unit: '' };
+  return { number: fixed(aw, 2), unit: '' };
 }
 
-/** A temperature without decimals it does not need. */
+/** A temperature in the kitchen's degrees, without decimals it does not need: `36.5 °C`, `98 °F`. */
 export function celsius(temperatureC: number): string {
-  return `${Math.round(temperatureC * 10) / 10}${THIN_SPACE}°C`;
+  return `${degrees(temperatureC)}${THIN_SPACE}${unitName('°C')}`;
+}
+
+/** A temperature on an axis: its number alone. */
+export function degrees(temperatureC: number): string {
+  const unit = shownUnit('°C');
+  return unit ? numeral(unit.toShown(temperatureC), 0) : numeral(temperatureC, 1);
 }
 
 /** Hours as a cook says them. */
 export function hours(value: number): string {
-  return value < 1 ? `${Math.round(value * 60)}${THIN_SPACE}min` : `${Math.round(value * 10) / 10}${THIN_SPACE}h`;
+  return value < 1 ? `${numeral(value * 60, 0)}${THIN_SPACE}min` : `${numeral(value, 1)}${THIN_SPACE}h`;
 }
 
 const LIST = new Intl.ListFormat('en-GB');

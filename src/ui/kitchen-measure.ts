@@ -11,8 +11,10 @@ import {
 } from '@/core/matter/measures';
 import type { AmountReading, ReadAmount } from '@/formats/amount';
 import { foldWords } from '@/formats/fold-words';
-import { grams as gramsText } from './format';
+import { weight } from './format';
 import { type AmountRules, GRAMS } from './parse-amount';
+import { forTyping, numeral } from './settings/numerals';
+import { shownAs } from './settings/shown-as';
 
 /** How units are written beside a number; pieces are written as they are called. */
 const UNIT_TEXT: Readonly<Record<string, string>> = {
@@ -39,7 +41,7 @@ export function cooksNumber(value: number): string {
   const rest = value - whole;
   if (rest < 0.02) return String(whole);
   const fraction = FRACTIONS.find(([part]) => Math.abs(part - rest) < 0.02);
-  if (!fraction) return String(Math.round(value * 100) / 100);
+  if (!fraction) return forTyping(String(Math.round(value * 100) / 100));
   return whole === 0 ? fraction[1] : `${whole} ${fraction[1]}`;
 }
 
@@ -57,6 +59,8 @@ export function besideGrams(
   cups: CupSystem = 'metric',
 ): string | undefined {
   if (!ingredient) return undefined;
+  // Where ounces are weighed, grams stand beside them.
+  if (system === 'ounces' && shownAs().weight === 'oz') return `${numeral(grams, 1)}\u00a0g`;
   const found = kitchenAmount(ingredient, grams, system, formIn(ingredient, words), cups);
   return found && measureText(found);
 }
@@ -112,7 +116,7 @@ export function gramsRules(
         const value = weighs(reading);
         const { amount, unit = 'g' } = reading;
         const text = measureText({ amount, unit, isAbout: false });
-        return value === undefined || unit === 'g' ? text : `${text} = ${gramsText(value)} g`;
+        return value === undefined || unit === 'g' ? text : `${text} = ${weight(value)}`;
       },
     },
   };

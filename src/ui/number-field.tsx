@@ -2,12 +2,13 @@
 
 import { type ClipboardEvent, type KeyboardEvent, useId, useState } from 'react';
 import { type AmountRules, type Proposal, parseAmount } from './parse-amount';
+import { shownField } from './settings/shown-rules';
 
 interface NumberFieldProps {
   readonly label: string;
   readonly value: number | undefined;
   readonly rules: AmountRules;
-  /** how the value is written into the field */
+  /** how the value is written into the field, by decimal point; where the kitchen measures otherwise, that goes before */
   readonly write: (value: number) => string;
   readonly onValue: (value: number | undefined) => void;
   /** the field may be left empty; nothing is then an answer */
@@ -59,7 +60,7 @@ const LOOKS = {
 } as const;
 
 /**
- * A number as a cook types it. While what stands there cannot be read, a message stands beside it, what was typed stays, and the last good
+ * A number as a cook types it, in the units of the kitchen. While what stands there cannot be read, a message stands beside it, what was typed stays, and the last good
  * value goes on counting.
  */
 export function NumberField({
@@ -81,7 +82,8 @@ export function NumberField({
   const [typed, setTyped] = useState<Typed | undefined>();
   // What “3x” takes three times: what stood there before it was typed.
   const [before, setBefore] = useState<number | undefined>();
-  const shown = typed?.text ?? (value === undefined ? '' : write(value));
+  const field = shownField(rules, write);
+  const shown = typed?.text ?? (value === undefined ? '' : field.text(value));
 
   const take = (text: string) => {
     if (optional && text.trim() === '') {
@@ -89,22 +91,20 @@ export function NumberField({
       onValue(undefined);
       return;
     }
-    const parsed = parseAmount(text, rules, before ?? value);
+    const now = before ?? value;
+    const parsed = parseAmount(text, field.rules, now === undefined ? undefined : field.toShown(now));
     setTyped(parsed.ok ? { text, message: undefined } : { ...parsed, text });
-    if (parsed.ok) onValue(parsed.value);
+    if (parsed.ok) onValue(field.toKept(parsed.value));
   };
 
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     const direction = event.key === 'ArrowUp' ? 1 : event.key === 'ArrowDown' ? -1 : 0;
     if (direction !== 0) {
       event.preventDefault();
-      const next = Math.min(
-        Math.max((value ?? 0) + direction * step * (event.shiftKey ? 10 : 1), rules.least),
-        rules.most,
-      );
-      const clean = Math.round(next * 1e6) / 1e6;
+      const next = field.toShown(value ?? 0) + direction * step * field.step * (event.shiftKey ? 10 : 1);
+      const clean = Math.round(Math.min(Math.max(next, field.rules.least), field.rules.most) * 1e6) / 1e6;
       setTyped(undefined);
-      onValue(clean);
+      onValue(field.toKept(clean));
     } else if (event.key === 'Escape') {
       // Leaves the field; the first press with something unreadable in it only takes that away.
       event.stopPropagation();
@@ -158,7 +158,7 @@ export function NumberField({
           onPaste={onPaste}
         />
         <span className={LOOKS[look].unit} aria-hidden="true">
-          {rules.unit}
+          {field.rules.unit}
         </span>
       </div>
       {typed?.message && (
@@ -179,7 +179,7 @@ export function NumberField({
                   onPointerDown={(event) => event.preventDefault()}
                   onClick={() => {
                     setTyped(undefined);
-                    onValue(proposal.value);
+                    onValue(field.toKept(proposal.value));
                   }}
                 >
                   {proposal.label}

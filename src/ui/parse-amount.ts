@@ -2,6 +2,7 @@ import { type MeasureUnit, WEIGHTS } from '@/core/matter/measures';
 import { type AmountReading, type ReadAmount, readAmount, readNumber, takeNumber } from '@/formats/amount';
 import { foldWords } from '@/formats/fold-words';
 import type { FieldUnits } from './field-units';
+import { decimalSign, numeral } from './settings/numerals';
 
 /** A way to understand what was typed, to be chosen. */
 export interface Proposal {
@@ -64,6 +65,9 @@ export const GRAMS: AmountRules = {
   example: '12.5',
 };
 
+/** What parts decimals for the cooks of this kitchen. */
+const typedDecimal = () => (decimalSign() === ',' ? ',' : '.');
+
 const refuse = (message: string, proposals?: readonly Proposal[]): ParsedAmount => ({
   ok: false,
   message,
@@ -79,7 +83,7 @@ function someOf(names: readonly string[]): string {
 
 /** A value within the limits of its field. */
 function within(value: number, rules: AmountRules): ParsedAmount {
-  const withUnit = (limit: number) => `${limit.toLocaleString('en').replaceAll(',', ' ')} ${rules.unit}`.trim();
+  const withUnit = (limit: number) => `${numeral(limit, 3)} ${rules.unit}`.trim();
   if (value < rules.least) return refuse(`It can't be below ${withUnit(rules.least)}.`);
   if (value > rules.most) return refuse(`It can't be more than ${withUnit(rules.most)}. Check the number.`);
   return { ok: true, value };
@@ -89,7 +93,7 @@ const noNumber = (rules: AmountRules) => refuse(`That isn't a number. Type it li
 
 /** A number and one of the field's own units. */
 function readPlain(text: string, sign: number, rules: AmountRules): ParsedAmount {
-  const taken = takeNumber(text);
+  const taken = takeNumber(text, typedDecimal());
   const value = taken?.values[0];
   if (!taken || value === undefined || !Number.isFinite(value)) return noNumber(rules);
   const units = rules.units ?? { [rules.unit]: 1 };
@@ -108,17 +112,17 @@ function readPlain(text: string, sign: number, rules: AmountRules): ParsedAmount
 
 /** A number that can be read in two ways is asked, never guessed. */
 function askWhich(values: readonly number[], rules: AmountRules): ParsedAmount {
-  const shown = values.map((value) => `${value} ${rules.unit}`.trim());
+  const shown = values.map((value) => `${numeral(value, 3)} ${rules.unit}`.trim());
   const fits = (value: number) => within(value, rules).ok;
   return refuse(
-    `Is that ${shown.join(' or ')}? Choose, or type it without the comma.`,
+    `Is that ${shown.join(' or ')}? Choose, or type it without the ${typedDecimal() === ',' ? 'point' : 'comma'}.`,
     values.flatMap((value, i) => (fits(value) ? [{ label: shown[i] as string, value }] : [])),
   );
 }
 
 /** An amount in kitchen measures. */
 function readMeasured(text: string, sign: number, rules: AmountRules, measures: FieldMeasures): ParsedAmount {
-  const read = readAmount(text);
+  const read = readAmount(text, typedDecimal());
   if (!read || !Number.isFinite(read.amount)) return noNumber(rules);
   const { asks, others, millilitres } = read;
   const behind = read.rest.replace(/^[\s.,]+|[\s.,]+$/g, '');

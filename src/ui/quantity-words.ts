@@ -1,8 +1,10 @@
 import type { GateQuantity } from '@/core/balance/quantities';
 import type { Moment } from '@/core/predict/moments';
 import { momentTitle } from './cook-words';
-import { celsius, type Quantity, significant, stress, viscosity, waterActivity } from './format';
+import { celsius, priceByWeight, type Quantity, significant, stress, viscosity, waterActivity } from './format';
 import type { AmountRules } from './parse-amount';
+import { fixed } from './settings/numerals';
+import { BY_WEIGHT } from './settings/shown-units';
 
 /** Above this a moment is a pour, below it a set (°C). */
 export const POUR_ABOVE_C = 28;
@@ -36,16 +38,16 @@ const plain = (unit: string, most: number, example: string): AmountRules => ({
   example,
 });
 
-const fixed =
+const withDecimals =
   (digits: number, unit = '') =>
-  (value: number): Quantity => ({ number: value.toFixed(digits), unit });
+  (value: number): Quantity => ({ number: fixed(value, digits), unit });
 
 function risk(name: string): QuantityWords {
   return {
     name: `Risk: ${name}, 0–1`,
     short: `the risk “${name}”`,
     title: (moment) => `Risk ${name}, ${momentTitle(moment.name).toLowerCase()}`,
-    show: fixed(2),
+    show: withDecimals(2),
     tooLow: 'lower than wanted',
     tooHigh: 'too likely',
     rules: share('0.2'),
@@ -104,7 +106,7 @@ export const QUANTITY_WORDS: Record<GateQuantity, QuantityWords> = {
     name: 'Shine, 0–100',
     short: 'shine',
     title: ({ temperatureC }) => `Shine at ${celsius(temperatureC)}`,
-    show: fixed(0),
+    show: withDecimals(0),
     tooLow: 'too dull',
     tooHigh: 'too shiny',
     rules: plain('', 100, '70'),
@@ -126,7 +128,7 @@ export const QUANTITY_WORDS: Record<GateQuantity, QuantityWords> = {
     name: 'Sweetness (as g of sugar in 100 g)',
     short: 'sweetness',
     title: () => 'Sweetness',
-    show: fixed(0),
+    show: withDecimals(0),
     tooLow: 'not sweet enough',
     tooHigh: 'too sweet',
     rules: plain('', 150, '24'),
@@ -137,7 +139,7 @@ export const QUANTITY_WORDS: Record<GateQuantity, QuantityWords> = {
     name: 'Bitter 0 – sweet 1',
     short: 'the balance of bitter and sweet',
     title: () => 'Bitter to sweet',
-    show: fixed(2),
+    show: withDecimals(2),
     tooLow: 'too bitter',
     tooHigh: 'too sweet for its cocoa',
     rules: share('0.4'),
@@ -162,21 +164,21 @@ export const QUANTITY_WORDS: Record<GateQuantity, QuantityWords> = {
     name: 'Alcohol, % vol',
     short: 'alcohol',
     title: () => 'Alcohol',
-    show: fixed(1, '% vol'),
+    show: withDecimals(1, '% vol'),
     tooLow: 'too little spirit',
     tooHigh: 'too much alcohol',
     rules: plain('%', 60, '1.5'),
     usual: { high: 0.5 },
     track: [0, 15],
   },
-  costEurPerKg: {
-    name: 'Cost, €/kg',
+  costPerKg: {
+    name: 'Cost by weight',
     short: 'cost',
     title: () => 'Cost',
-    show: fixed(2, '€/kg'),
+    show: (value) => ({ number: priceByWeight(value), unit: '' }),
     tooLow: 'cheaper than wanted',
     tooHigh: 'too dear',
-    rules: plain('€/kg', 10_000, '7.50'),
+    rules: { ...plain(BY_WEIGHT, 10_000, '7.50'), units: {} },
     usual: { high: 8 },
   },
   brokenRisk: risk('splits'),

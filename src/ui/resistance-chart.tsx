@@ -29,7 +29,7 @@ import {
 } from './chart-marks';
 import { chartNonce } from './chart-nonce';
 import { moveLines } from './chart-paths';
-import { significant } from './format';
+import { celsius, significant } from './format';
 import { GateHandles } from './gate-handles';
 import { nearestLandmark } from './landmarks';
 import { later } from './later';
@@ -287,7 +287,7 @@ export function ResistanceChart({
         {points
           .map(
             (p) =>
-              `${p.name}, ${Math.round(p.temperatureC)} °C: ${significant(p.resistancePa)} Pa, like ${nearestLandmark(p.resistancePa)}.`,
+              `${p.name}, ${celsius(Math.round(p.temperatureC))}: ${significant(p.resistancePa)} Pa, like ${nearestLandmark(p.resistancePa)}.`,
           )
           .join(' ')}
       </figcaption>

@@ -12,6 +12,7 @@ const PLACES = [
   { href: '/', name: 'Formulas' },
   { href: '/larder', name: 'Larder' },
   { href: '/numbers', name: 'Numbers' },
+  { href: '/settings', name: 'Settings' },
 ] as const;
 
 /**

@@ -1,10 +1,16 @@
 'use client';
 
 import { CUP_SYSTEMS, type CupSystem, type MeasureSystem } from '@/core/matter/measures';
+import { shownAs } from './settings/shown-as';
 import { tabletSetting } from './tablet-setting';
 
-/** What stands beside grams, as a cook reads it. */
-export const MEASURE_SYSTEMS: Record<MeasureSystem, string> = { grams: 'g', ounces: 'g + oz', cups: 'g + cups' };
+/** What stands beside the weight, as a cook reads it. */
+function measureWords(): Record<MeasureSystem, string> {
+  const [own, other] = shownAs().weight === 'oz' ? ['oz', 'g'] : ['g', 'oz'];
+  return { grams: own, ounces: `${own} + ${other}`, cups: `${own} + cups` };
+}
+
+const MEASURE_SYSTEMS: readonly MeasureSystem[] = ['grams', 'ounces', 'cups'];
 
 /** Whose cups and spoons. */
 export const CUP_WORDS: Record<CupSystem, string> = {
@@ -21,7 +27,7 @@ const keptMeasures = () => localStorage.getItem('dark-pour:measures');
 /** The measures this tablet shows beside grams, and how to choose others. */
 export const useMeasureSystem = tabletSetting<MeasureSystem>(
   'measures',
-  (text) => (text === US_CUPS ? 'cups' : Object.hasOwn(MEASURE_SYSTEMS, text) ? (text as MeasureSystem) : undefined),
+  (text) => (text === US_CUPS ? 'cups' : MEASURE_SYSTEMS.find((each) => each === text)),
   'grams',
 );
 
@@ -37,10 +43,11 @@ export const useCupSystem = tabletSetting<CupSystem>(
 export function useMeasures() {
   const [system, setSystem] = useMeasureSystem();
   const [cups, setCups] = useCupSystem();
+  const words = measureWords();
   const options: readonly (readonly [value: string, words: string])[] = [
-    ['grams', MEASURE_SYSTEMS.grams],
-    ['ounces', MEASURE_SYSTEMS.ounces],
-    ...Object.entries(CUP_WORDS).map(([key, words]) => [`cups ${key}`, `${MEASURE_SYSTEMS.cups} (${words})`] as const),
+    ['grams', words.grams],
+    ['ounces', words.ounces],
+    ...Object.entries(CUP_WORDS).map(([key, whose]) => [`cups ${key}`, `${words.cups} (${whose})`] as const),
   ];
   return {
     system,

@@ -110,7 +110,7 @@ test('gates on taste, alcohol and cost are judged, and nutrition is told per por
     gates: [
       ...(STIFF_GANACHE.gates ?? []),
       { moment: 'pour', quantity: 'sweetness', high: 15 },
-      { moment: 'pour', quantity: 'costEurPerKg', high: 3 },
+      { moment: 'pour', quantity: 'costPerKg', high: 3 },
     ],
   });
   await expect(page.getByTestId('verdict')).toContainText('It is too sweet. It is too dear.');

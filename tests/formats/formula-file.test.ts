@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { answerBalance, answerPredict } from '@/formats/answers';
+import { formerly } from '@/formats/former-names';
 import { parseFormulaText, readFormula } from '@/formats/formula-file';
 import { FormulaFileError } from '@/formats/formula-file-error';
 import { formulaJsonSchema } from '@/formats/formula-json-schema';
@@ -173,6 +174,25 @@ describe('answers', () => {
     const empty = readFormula({ ...PLAIN, lines: [{ ingredient: 'water', grams: 0 }] });
     expect(() => answerPredict(empty, larder)).toThrow(/nothing is in the pan/);
     expect(() => answerBalance(empty, larder)).toThrow(/nothing is in the pan/);
+  });
+});
+
+describe('names that a file had before', () => {
+  it('are read as what they are called now', () => {
+    const file = readFormula({
+      ...PLAIN,
+      gates: [{ moment: 'pour', quantity: 'costEurPerKg', high: 8 }],
+      ingredients: { farm: { name: 'Farm cream', components: { water: 60, milk_fat: 40 }, priceEurPerKg: 5 } },
+    });
+    expect(file.gates[0]?.quantity).toBe('costPerKg');
+    expect(file.ingredients.farm?.pricePerKg).toBe(5);
+  });
+
+  it('do not go before a name of today', () => {
+    const rename = formerly('old', 'now');
+    expect(rename({ old: 1, now: 2 })).toEqual({ old: 1, now: 2 });
+    expect(rename({ old: 1, more: 3 })).toEqual({ now: 1, more: 3 });
+    for (const none of [null, 3, 'old', undefined]) expect(rename(none)).toBe(none);
   });
 });
 

@@ -43,7 +43,7 @@ describe('the starting larder', () => {
       ['grated', 0.4],
       ['melted', 1.25],
     ]);
-    expect(dark).toMatchObject({ allergens: ['soya'], vegan: true, priceEurPerKg: 9.5, cocoaPercent: 54 });
+    expect(dark).toMatchObject({ allergens: ['soya'], vegan: true, pricePerKg: 9.5, cocoaPercent: 54 });
   });
 
   it('names the row and field it cannot read', () => {
@@ -83,7 +83,7 @@ describe('CSV out and in', () => {
       expect(row?.ingredient).toMatchObject({
         name: 'Crème légère',
         components: { water: 60.5, sucrose: 39.5 },
-        priceEurPerKg: 4.2,
+        pricePerKg: 4.2,
         measures: { cup: 1.02 },
       });
     }
@@ -140,7 +140,7 @@ describe('the plan of an import', () => {
   });
 
   it('adds new ones as the kitchen’s own, changes own ones and says in what', () => {
-    const [fresh, changed] = plan([own('Mill dark 71'), own('House dark 62', { priceEurPerKg: 9, note: 'new sack' })]);
+    const [fresh, changed] = plan([own('Mill dark 71'), own('House dark 62', { pricePerKg: 9, note: 'new sack' })]);
     expect(fresh).toMatchObject({ what: 'add', ingredient: { origin: 'own', id: 'mill-dark-71' } });
     expect(changed).toMatchObject({ what: 'change', words: 'price, note', ingredient: { id: 'house-dark-62' } });
   });
@@ -148,7 +148,7 @@ describe('the plan of an import', () => {
   it('keeps typical compositions and changes only their price, stock and note', () => {
     const cream = larder.get('cream-35') as Ingredient;
     const [priced, richer] = plan([
-      { ...cream, priceEurPerKg: 6 },
+      { ...cream, pricePerKg: 6 },
       { ...(larder.get('cream-40') as Ingredient), components: { water: 50, milk_fat: 45 } },
     ]);
     expect(priced).toMatchObject({ what: 'change', words: 'price' });

@@ -65,19 +65,19 @@ describe('the larder', () => {
       ...cream,
       name: 'Water',
       components: { water: 100 },
-      priceEurPerKg: 6.1,
+      pricePerKg: 6.1,
       stockG: 2500,
       note: 'from the farm',
     });
     expect(await findIngredient(kitchen.db, 'cream-35')).toMatchObject({
       name: cream.name,
       components: cream.components,
-      priceEurPerKg: 6.1,
+      pricePerKg: 6.1,
       stockG: 2500,
       note: 'from the farm',
     });
     await refreshTypical(kitchen.db, starting);
-    expect(await findIngredient(kitchen.db, 'cream-35')).toMatchObject({ priceEurPerKg: 6.1, note: 'from the farm' });
+    expect(await findIngredient(kitchen.db, 'cream-35')).toMatchObject({ pricePerKg: 6.1, note: 'from the farm' });
   });
 
   it('knows where an ingredient is used and keeps it there', async () => {

@@ -31,15 +31,17 @@ describe('flow, cling and set in words', () => {
   });
 
   it('say how thick a film a side holds: 2 mm are 2 mm', () => {
-    expect(flowWords('yieldStressPa', at(36, yieldForCoat(2, density), 30), density)).toBe('holds 2.0 mm on a side');
+    expect(flowWords('yieldStressPa', at(36, yieldForCoat(2, density), 30), density)).toBe(
+      'holds 2.0\u202fmm on a side',
+    );
     expect(flowWords('yieldStressPa', at(36, 0.1, 1), density)).toBe('runs off a side');
     expect(flowWords('yieldStressPa', at(36, yieldForCoat(50, density), 900), density)).toBe('stays where it is put');
   });
 
   it('say what it does once set, and how high it is piped while a hand can', () => {
     const said = flowWords('yieldStressPa', at(18, 250, 600), density);
-    expect(said).toMatch(/^spreads, holds a swirl of [\d.]+ cm$/);
-    const tall = Number(/of ([\d.]+) cm/.exec(said ?? '')?.[1]);
+    expect(said).toMatch(/^spreads, holds a swirl of [\d.]+\scm$/);
+    const tall = Number(/of ([\d.]+)\scm/.exec(said ?? '')?.[1]);
     expect(10 * tall).toBeCloseTo(standingHeight(250, density), 0);
     expect(flowWords('yieldStressPa', at(4, 40_000, 60_000), density)).toBe('cuts');
   });

@@ -92,10 +92,10 @@ export function* mapField(
       components.fill(0);
       let massG = 0;
       let cost = 0;
-      formula.lines.forEach(({ perGram, priceEurPerKg = 0 }, i) => {
+      formula.lines.forEach(({ perGram, pricePerKg = 0 }, i) => {
         const g = grams[i] as number;
         massG += g;
-        cost += g * priceEurPerKg;
+        cost += g * pricePerKg;
         for (let k = 0; k < COMPONENT_COUNT; k++)
           components[k] = (components[k] as number) + g * (perGram[k] as number);
       });
@@ -114,7 +114,7 @@ export function* mapField(
         if (!state) return;
         const value = onScale(
           quantity,
-          quantityOf({ mixture: batch.mixture, state, costEurPerKg: cost / batch.mixture.massG }, quantity),
+          quantityOf({ mixture: batch.mixture, state, costPerKg: cost / batch.mixture.massG }, quantity),
         );
         const edges = gates[g];
         if (low && edges?.low) {

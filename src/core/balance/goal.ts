@@ -113,7 +113,7 @@ export function balanceFor(formula: Formula, goal: BalanceGoal, options: Balance
   if (goal === 'close' || landed.status !== 'lands') return landed;
   switch (goal) {
     case 'cheapest':
-      return push(formula, landed, 'costEurPerKg', true);
+      return push(formula, landed, 'costPerKg', true);
     case 'leastSugar':
       return push(formula, landed, 'sugarPercent', true);
     case 'bestShine':

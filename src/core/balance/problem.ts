@@ -126,7 +126,7 @@ export function balanceProblem(
   });
 
   const tied = tieRows(formula, free, scale);
-  const prices = formula.lines.map((line) => line.priceEurPerKg ?? 0);
+  const prices = formula.lines.map((line) => line.pricePerKg ?? 0);
   const baseCost = costOfLines(formula.lines);
   const grams = new Float64Array(COMPONENT_COUNT);
   return {
@@ -157,7 +157,7 @@ export function balanceProblem(
       const readings = new Float64Array(formula.gates.length);
       for (const [moment, gates] of visits) {
         const state = stateAt(batch, moment.temperatureC, moment.history);
-        const subject = { mixture: batch.mixture, state, costEurPerKg: cost / Math.max(batch.mixture.massG, 1e-9) };
+        const subject = { mixture: batch.mixture, state, costPerKg: cost / Math.max(batch.mixture.massG, 1e-9) };
         for (const index of gates) {
           const { quantity, weight = 1 } = formula.gates[index] as Formula['gates'][number];
           readings[index] = weight * onScale(quantity, quantityOf(subject, quantity));

@@ -15,7 +15,7 @@ export const GATE_QUANTITIES = [
   'sugarPercent',
   'cocoaPercent',
   'alcoholPercentVol',
-  'costEurPerKg',
+  'costPerKg',
   'brokenRisk',
   'seizedRisk',
   'grainyRisk',
@@ -32,8 +32,8 @@ export type GateQuantity = (typeof GATE_QUANTITIES)[number];
 export interface Subject {
   readonly mixture: Mixture;
   readonly state: State;
-  /** EUR/kg of the batch; rows without a price count as free */
-  readonly costEurPerKg: number;
+  /** a kilogram of the batch, in the money of the kitchen; rows without a price count as free */
+  readonly costPerKg: number;
 }
 
 const RISK_OF: Partial<Record<GateQuantity, keyof Risks>> = {
@@ -59,7 +59,7 @@ export function sugarPercent(mixture: Mixture): number {
 
 /** Value of a quantity. Units as its name says; shine 0-100, risks and taste balance 0-1, sweetness g of sucrose in 100 g. */
 export function quantityOf(subject: Subject, quantity: GateQuantity): number {
-  const { mixture, state, costEurPerKg } = subject;
+  const { mixture, state, costPerKg } = subject;
   switch (quantity) {
     case 'apparentViscosityPaS':
     case 'yieldStressPa':
@@ -78,8 +78,8 @@ export function quantityOf(subject: Subject, quantity: GateQuantity): number {
       return cocoaPercent(mixture);
     case 'alcoholPercentVol':
       return alcoholPercentVol(mixture.ethanolG, state.flow.phases.volumeMl);
-    case 'costEurPerKg':
-      return costEurPerKg;
+    case 'costPerKg':
+      return costPerKg;
     default:
       return state.risks[RISK_OF[quantity] as keyof Risks];
   }
@@ -108,7 +108,7 @@ const SCALE: Record<GateQuantity, (value: number) => number> = {
   sugarPercent: ln(3),
   cocoaPercent: ln(3),
   alcoholPercentVol: (value) => 2 * Math.log(0.05 + value),
-  costEurPerKg: ln(3),
+  costPerKg: ln(3),
   brokenRisk: logit(0.5),
   seizedRisk: logit(0.5),
   grainyRisk: logit(0.5),

@@ -98,11 +98,11 @@ function wishGates({ wishes }: Brief, moment: string, portionG: number): Gate[] 
   if (wishes.cocoaPercent) gates.push({ moment, quantity: 'cocoaPercent', low: wishes.cocoaPercent });
   const activity = wishes.keepDays === undefined ? undefined : activityToKeep(wishes.keepDays, wishes.keepIn);
   if (activity !== undefined) gates.push({ moment, quantity: 'waterActivity', high: activity });
-  if (wishes.portionEur && portionG > 0) {
+  if (wishes.portionCost && portionG > 0) {
     gates.push({
       moment,
-      quantity: 'costEurPerKg',
-      high: Number(((1000 * wishes.portionEur) / portionG).toPrecision(3)),
+      quantity: 'costPerKg',
+      high: Number(((1000 * wishes.portionCost) / portionG).toPrecision(3)),
     });
   }
   return gates;

@@ -26,8 +26,8 @@ export interface Wishes {
   /** days it must keep; nothing when eaten at once */
   readonly keepDays?: number | undefined;
   readonly keepIn: 'fridge' | 'room';
-  /** most a portion may cost, EUR */
-  readonly portionEur?: number | undefined;
+  /** most a portion may cost, in the money of the kitchen */
+  readonly portionCost?: number | undefined;
   readonly without: readonly Restriction[];
   readonly thickener: Thickener;
 }

@@ -9,7 +9,7 @@ import { bestFor, type Role, type StockItem } from './stock';
 
 /** A stock item with what a prediction needs beside its composition. */
 export interface PricedItem extends StockItem {
-  readonly priceEurPerKg: number | null;
+  readonly pricePerKg: number | null;
   readonly gelatinBloomG: number | null;
 }
 
@@ -65,7 +65,7 @@ function build(
         perGram: vectorOf(item.components),
         grams: Math.round((grams * batch.weighedG * 10) / total) / 10,
         locked: false,
-        priceEurPerKg: item.priceEurPerKg ?? undefined,
+        pricePerKg: item.pricePerKg ?? undefined,
         kind: KIND[item.group] ?? 'other',
       })),
       process: { ...DEFAULT_PROCESS, cook: family.cook ?? DEFAULT_PROCESS.cook, bloomG },

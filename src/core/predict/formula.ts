@@ -23,8 +23,8 @@ export interface FormulaLine {
   readonly maxGrams?: number | undefined;
   /** lines with the same tie keep their proportion in a balance */
   readonly tie?: string | undefined;
-  /** EUR/kg; counts as free when left out */
-  readonly priceEurPerKg?: number | undefined;
+  /** a kilogram, in the money of the kitchen; counts as free when left out */
+  readonly pricePerKg?: number | undefined;
   /** what is doubtful about its composition; nothing when left out */
   readonly kind?: DoubtKind | undefined;
   /** how it is measured out; weighed when left out */
@@ -61,8 +61,8 @@ export interface Prediction {
   readonly asKept: State;
   readonly taste: Taste;
   readonly alcoholPercentVol: number;
-  /** EUR/kg of what leaves the stove; lines without a price count as free */
-  readonly costEurPerKg: number;
+  /** a kilogram, in the money of the kitchen, of what leaves the stove; lines without a price count as free */
+  readonly costPerKg: number;
   readonly gates: readonly GateReading[];
   readonly moments: readonly MomentReading[];
   /** every gate lands */
@@ -86,9 +86,9 @@ export function finishedMass({ lines, evaporationG = 0 }: Pick<Formula, 'lines' 
   return evaporationG > 0 ? weighedG - boiledOff(mix(lines), evaporationG) : weighedG;
 }
 
-/** What all of a formula's lines cost, in thousandths of EUR; lines without a price count as free. */
-export function costOfLines(lines: readonly Pick<FormulaLine, 'grams' | 'priceEurPerKg'>[]): number {
-  return lines.reduce((sum, line) => sum + line.grams * (line.priceEurPerKg ?? 0), 0);
+/** What all of a formula's lines cost, in thousandths of the money of the kitchen; lines without a price count as free. */
+export function costOfLines(lines: readonly Pick<FormulaLine, 'grams' | 'pricePerKg'>[]): number {
+  return lines.reduce((sum, line) => sum + line.grams * (line.pricePerKg ?? 0), 0);
 }
 
 /**
@@ -105,7 +105,7 @@ export function predictFormula(formula: Formula): Prediction | undefined {
   const { mixture } = batch;
   if (!(mixture.massG > 0)) return undefined;
   // What boils off was paid for, too: the cost is that of what is left.
-  const costEurPerKg = costOfLines(formula.lines) / mixture.massG;
+  const costPerKg = costOfLines(formula.lines) / mixture.massG;
   const asKept = stateAt(batch, QUOTED_AT_C, usualHistory(QUOTED_AT_C));
   const moments = formula.moments.map((moment): MomentReading => {
     const state = stateAt(batch, moment.temperatureC, moment.history);
@@ -118,7 +118,7 @@ export function predictFormula(formula: Formula): Prediction | undefined {
   });
   const gates = formula.gates.map((gate) => {
     const at = moments[formula.moments.indexOf(momentOf(gate, formula.moments))] as MomentReading;
-    return readGate(gate, quantityOf({ mixture, state: at.state, costEurPerKg }, gate.quantity));
+    return readGate(gate, quantityOf({ mixture, state: at.state, costPerKg }, gate.quantity));
   });
   return {
     massG: finishedMass(formula),
@@ -128,7 +128,7 @@ export function predictFormula(formula: Formula): Prediction | undefined {
     asKept,
     taste: taste(mixture),
     alcoholPercentVol: alcoholPercentVol(mixture.ethanolG, asKept.flow.phases.volumeMl),
-    costEurPerKg,
+    costPerKg,
     gates,
     moments,
     lands: gates.every((gate) => gate.lands),

@@ -81,7 +81,7 @@ function slopesOf(formula: Formula, prediction: Prediction, thermometer: Thermom
   const cost = costOfLines(formula.lines);
   const places = formula.gates.map((gate) => formula.moments.findIndex(({ name }) => name === gate.moment));
   const read = ({ quantity }: Gate, state: State, { mixture }: typeof batch) =>
-    onScale(quantity, quantityOf({ mixture, state, costEurPerKg: cost / mixture.massG }, quantity));
+    onScale(quantity, quantityOf({ mixture, state, costPerKg: cost / mixture.massG }, quantity));
   const standing = formula.gates.map((gate, g) =>
     read(gate, prediction.moments[places[g] as number]?.state as State, batch),
   );

@@ -157,7 +157,7 @@ export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<n
     const subjects = momentReadings.map((readings) => ({
       mixture: batch.mixture,
       state: offState(stateIn(batch, readings[reading] as Climate), doubt, error),
-      costEurPerKg: cost / batch.mixture.massG,
+      costPerKg: cost / batch.mixture.massG,
     }));
     subjects.forEach((subject, m) => {
       MOMENT_QUANTITIES.forEach((quantity, q) => {

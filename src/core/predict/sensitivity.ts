@@ -30,14 +30,14 @@ const forEachQuantity = (value: (quantity: GateQuantity) => number) =>
  * @param formula mass above 0
  * @param perGram what 1 g of the ingredient is made of: a line's, or any other
  * @param addedG g, above 0
- * @param priceEurPerKg its price, for the cost
+ * @param pricePerKg its price, for the cost
  * @example 10 g of cream more thins 300 g of an equal-weights ganache at 40 °C by a fifth
  */
 export function changeByMore(
   formula: Formula,
   perGram: ComponentVector,
   addedG: number,
-  priceEurPerKg = 0,
+  pricePerKg = 0,
 ): MomentChange[] {
   const base = finishedComponents(formula);
   const cost = costOfLines(formula.lines);
@@ -46,11 +46,11 @@ export function changeByMore(
   const [before, after] = [prepareBatch(base, formula.process), prepareBatch(moved, formula.process)];
   return formula.moments.map(({ name, temperatureC, history }) => {
     const climate = climateAt(temperatureC, history);
-    const was = { mixture: before.mixture, state: stateIn(before, climate), costEurPerKg: cost / before.mixture.massG };
+    const was = { mixture: before.mixture, state: stateIn(before, climate), costPerKg: cost / before.mixture.massG };
     const is = {
       mixture: after.mixture,
       state: stateIn(after, climate),
-      costEurPerKg: (cost + addedG * priceEurPerKg) / after.mixture.massG,
+      costPerKg: (cost + addedG * pricePerKg) / after.mixture.massG,
     };
     const change = (quantity: GateQuantity) => {
       const [a, b] = [quantityOf(was, quantity), quantityOf(is, quantity)];
@@ -65,12 +65,12 @@ export function changeByMore(
  *
  * @param formula mass above 0
  * @param perGram what 1 g of the ingredient is made of: a line's, or any other
- * @param priceEurPerKg its price, for the cost
+ * @param pricePerKg its price, for the cost
  * @example 1 % of cream more thins an equal-weights ganache by 6.6 % at 40 °C
  */
-export function sensitivity(formula: Formula, perGram: ComponentVector, priceEurPerKg = 0): MomentChange[] {
+export function sensitivity(formula: Formula, perGram: ComponentVector, pricePerKg = 0): MomentChange[] {
   const massG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
-  return changeByMore(formula, perGram, STEP * massG, priceEurPerKg).map(({ moment, byQuantity }) => ({
+  return changeByMore(formula, perGram, STEP * massG, pricePerKg).map(({ moment, byQuantity }) => ({
     moment,
     byQuantity: forEachQuantity((quantity) => byQuantity[quantity] / (100 * STEP)),
   }));

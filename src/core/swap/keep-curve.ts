@@ -39,7 +39,7 @@ function gatesAround(before: Prediction, own: readonly Gate[], { closeness, tast
   const [first] = before.moments;
   if (!first) return [];
   const sameTaste = (quantity: 'sweetness' | 'cocoaPercent'): Gate[] => {
-    const value = quantityOf({ mixture: before.batch.mixture, state: first.state, costEurPerKg: 0 }, quantity);
+    const value = quantityOf({ mixture: before.batch.mixture, state: first.state, costPerKg: 0 }, quantity);
     return value < 1
       ? []
       : [{ moment: first.moment.name, quantity, low: value * (1 - SAME_TASTE), high: value * (1 + SAME_TASTE) }];

@@ -2,7 +2,7 @@ import { type Formula, type FormulaLine, type Prediction, predictFormula } from 
 import { type KeptCurve, keepCurve } from './keep-curve';
 
 /** What takes the place of a line: another ingredient, with the grams, lock and limits of the line. */
-export type Substitute = Pick<FormulaLine, 'ingredient' | 'perGram' | 'priceEurPerKg' | 'kind'>;
+export type Substitute = Pick<FormulaLine, 'ingredient' | 'perGram' | 'pricePerKg' | 'kind'>;
 
 /** What a swap came to. */
 export interface Swap extends KeptCurve {

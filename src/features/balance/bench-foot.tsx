@@ -3,7 +3,7 @@ import type { Prediction } from '@/core/predict/formula';
 import { allergenWords } from '@/kitchen/allergen-sentences';
 import type { PanContents } from '@/kitchen/pan-contents';
 import { Key } from '@/ui/button';
-import { significant, waterActivity } from '@/ui/format';
+import { priceByWeight, significant, waterActivity } from '@/ui/format';
 import type { OpenSheet } from './bench-sheets';
 
 /** The foot of the bench: what the pan holds, how it keeps, what it costs, where saving stands. */
@@ -48,9 +48,7 @@ export function BenchFoot({
           <strong>{keepingWords(prediction.asKept.waterActivity)}</strong>
         </span>
       )}
-      {prediction && prediction.costEurPerKg > 0 && (
-        <span className="read">{prediction.costEurPerKg.toFixed(2)} €/kg</span>
-      )}
+      {prediction && prediction.costPerKg > 0 && <span className="read">{priceByWeight(prediction.costPerKg)}</span>}
       <span className="ml-auto font-medium" role="status" data-testid="save-state">
         {saving}
       </span>

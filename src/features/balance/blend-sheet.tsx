@@ -7,7 +7,7 @@ import { compositionVector } from '@/core/matter/components';
 import type { Ingredient } from '@/formats/ingredient';
 import type { Predicted } from '@/kitchen/known-pan';
 import { Button } from '@/ui/button';
-import { grams, gramsPlain, significant } from '@/ui/format';
+import { gramsPlain, significant, weight } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import { Sheet } from '@/ui/sheet';
@@ -148,10 +148,10 @@ export function BlendSheet({
             </select>
             <span className="read text-[0.86rem] text-mute">
               {significant(aimOf(partOf(part, false), aim), 3)} %
-              {inStock && part.stockG !== null ? `, ${grams(part.stockG)} g in hand` : ''}
+              {inStock && part.stockG !== null ? `, ${weight(part.stockG)} in hand` : ''}
             </span>
             <span className="read text-right text-[1.05rem]" data-testid="blend-part">
-              {found?.possible ? `${grams(tenth(found.grams[i] as number))} g` : '–'}
+              {found?.possible ? `${weight(tenth(found.grams[i] as number))}` : '–'}
             </span>
             <Button
               look="bare"

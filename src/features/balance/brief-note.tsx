@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import type { PanContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';
-import { grams } from '@/ui/format';
+import { weight } from '@/ui/format';
 import { RESTRICTION_WORDS } from '@/ui/restriction-words';
 import type { Edit, FormulaDraft } from './formula-draft';
 import { totalGrams, yieldGrams } from './formula-draft';
@@ -61,7 +61,7 @@ export function BriefNote({
       {differs && (
         <p className="flex flex-wrap items-center gap-2">
           <span>
-            The brief asks for {grams(target)} g on the table; this pan gives {grams(Math.round(yieldGrams(draft)))} g.
+            The brief asks for {weight(target)} on the table; this pan gives {weight(Math.round(yieldGrams(draft)))}.
           </span>
           <Button className="!min-h-11 !px-3" onClick={() => edit({ type: 'lines', lines: scaledToBrief(draft) })}>
             Scale the pan

@@ -1,7 +1,8 @@
 import type { Moment } from '@/core/predict/moments';
 import type { MomentChange } from '@/core/predict/sensitivity';
-import { celsius, significant } from '@/ui/format';
+import { celsius, significant, weight } from '@/ui/format';
 import { POUR_ABOVE_C } from '@/ui/quantity-words';
+import { fixed } from '@/ui/settings/numerals';
 import { TRIED_G } from './more-of-row';
 
 /** Changes smaller than this are not worth a word: a factor's logarithm, and steps of the other quantities. */
@@ -22,7 +23,7 @@ function effects(moments: readonly Moment[], changes: readonly MomentChange[]): 
   const at = changes[0]?.byQuantity;
   if (!at) return flow;
   const step = (value: number, felt: number, more: string, less: string, digits: number) =>
-    Math.abs(value) < felt ? [] : [`${value > 0 ? more : less} ${Math.abs(value).toFixed(digits)}`];
+    Math.abs(value) < felt ? [] : [`${value > 0 ? more : less} ${fixed(Math.abs(value), digits)}`];
   return [
     ...flow,
     ...step(at.sweetness, FELT_SWEETNESS, 'sweeter +', 'less sweet −', 1),
@@ -36,7 +37,7 @@ export function GramEffects({ moments, changes }: { moments: readonly Moment[]; 
   const words = effects(moments, changes);
   return (
     <p className="text-[13px] text-mute" data-testid="effects">
-      <span className="font-semibold text-ink">{TRIED_G} g more</span>:{' '}
+      <span className="font-semibold text-ink">{weight(TRIED_G)} more</span>:{' '}
       {words.length > 0 ? words.join(', ') : 'next to nothing'}.
     </p>
   );

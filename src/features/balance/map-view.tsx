@@ -5,7 +5,7 @@ import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from
 import { atAxis, axisReach, axisValue, type MapAxis } from '@/core/balance/field-map';
 import type { Formula } from '@/core/predict/formula';
 import { Button } from '@/ui/button';
-import { grams, significant } from '@/ui/format';
+import { grams, significant, weight } from '@/ui/format';
 import { axisChoices, axisKey, largestTwo } from './map-axes';
 import { mapRegions, RegionMarks } from './map-edges';
 import { contourPath, HEIGHT, LEFT, PLOT, TOP, WIDTH } from './map-geometry';
@@ -19,7 +19,7 @@ const KEY_STEP = 0.02;
 type Reach = readonly [number, number];
 
 const axisText = (axis: MapAxis, value: number) =>
-  axis.kind === 'grams' ? `${grams(value)} g` : `${significant(value, 2)} : 1`;
+  axis.kind === 'grams' ? `${weight(value)}` : `${significant(value, 2)} : 1`;
 
 /** How far can it go wrong and still land: two rows (or a ratio) span a field, the formula is a dot that can be dragged. */
 export function MapView({

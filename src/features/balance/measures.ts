@@ -5,8 +5,9 @@ import type { MomentReading, Prediction } from '@/core/predict/formula';
 import { atThePour, onceSet } from '@/core/predict/moment-role';
 import type { Doubt, MomentQuantity } from '@/core/predict/monte-carlo';
 import { flowWords } from '@/ui/flow-words';
-import { grams, type Quantity, significant } from '@/ui/format';
+import { grams, type Quantity, significant, weight } from '@/ui/format';
 import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';
+import { unitName } from '@/ui/settings/shown-units';
 import { type FormulaDraft, yieldGrams } from './formula-draft';
 
 /** One measure of the verdict: value, unit, target and doubt, ready to show. */
@@ -136,12 +137,12 @@ function yieldMeasure(draft: FormulaDraft, prediction: Prediction): Measure {
   return {
     key: 'yield',
     title: 'Yield',
-    shown: { number: grams(value), unit: 'g' },
+    shown: { number: grams(value), unit: unitName('g') },
     words: undefined,
     value,
     low,
     high,
-    target: `${wanted === undefined ? 'no target' : `${grams(wanted)}\u202fg ±3\u202f%`}, ${significant(ml, 3)}\u202fml`,
+    target: `${wanted === undefined ? 'no target' : `${weight(wanted)} ±3\u202f%`}, ${significant(ml, 3)}\u202fml`,
     side,
     sideWord: side < 0 ? 'too little' : side > 0 ? 'too much' : '',
     spread: undefined,

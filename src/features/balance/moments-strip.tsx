@@ -7,7 +7,7 @@ import { momentTests } from '@/core/predict/moment-tests';
 import type { State } from '@/core/predict/state';
 import { chocolateColour } from '@/core/shine/colour';
 import { momentTitle } from '@/ui/cook-words';
-import { celsius, hours, significant } from '@/ui/format';
+import { celsius, centimetres, hours, millimetres } from '@/ui/format';
 import { behaviour, nearestLandmark } from '@/ui/landmarks';
 import { Puddle } from '@/ui/puddle';
 
@@ -19,7 +19,7 @@ function age(reading: MomentReading): number {
 /** What the kitchen's own tests would show at a moment. */
 function Tests({ state }: { state: State }) {
   const tests = momentTests(state);
-  const mm = (value: number) => (value > 500 ? 'over 50 cm' : `${significant(value)}\u202fmm`);
+  const mm = (value: number) => (value > 500 ? `over ${centimetres(50)}` : millimetres(value, 2));
   const rows: readonly (readonly [string, string])[] = [
     ['50 ml ring, 30 s', mm(tests.ringMm)],
     ['coat on a side', mm(tests.sideMm)],
@@ -58,7 +58,7 @@ export function MomentsStrip({
       <div className="mt-3 mb-2 flex flex-wrap items-baseline justify-between gap-x-3">
         <h2 className="text-[1.1rem]">20 ml on a plate, 30 s</h2>
         <span className="whitespace-nowrap text-[13px] text-mute">
-          to scale, 5 cm ring{' '}
+          to scale, {centimetres(5)} ring{' '}
           <button type="button" className="min-h-11 pl-2 font-medium text-enamel" onClick={onMoments}>
             Change moments
           </button>
@@ -69,7 +69,7 @@ export function MomentsStrip({
           const { moment, state, plateDiameterMm } = reading;
           const isMissed = missed.has(moment.name);
           const word = behaviour(state.flow.resistancePa);
-          const size = `${Math.round(plateDiameterMm)} mm`;
+          const size = millimetres(Math.round(plateDiameterMm), 3);
           return (
             <li key={moment.name} className="bg-sheet px-3 pt-2 pb-3" data-moment={moment.name}>
               <p className="font-semibold">{momentTitle(moment.name)}</p>

@@ -7,5 +7,5 @@ export const TRIED_G = 10;
 /** What {@link TRIED_G} more of one of its lines would change, moment by moment; nothing for a line that is not there. */
 export function triedMore(formula: Formula, place: number): readonly MomentChange[] | undefined {
   const line = formula.lines[place];
-  return line && changeByMore(formula, line.perGram, TRIED_G, line.priceEurPerKg);
+  return line && changeByMore(formula, line.perGram, TRIED_G, line.pricePerKg);
 }

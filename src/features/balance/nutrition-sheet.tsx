@@ -5,7 +5,7 @@ import { nutrition } from '@/core/matter/nutrition';
 import type { Prediction } from '@/core/predict/formula';
 import { allergenWords } from '@/kitchen/allergen-sentences';
 import type { PanContents } from '@/kitchen/pan-contents';
-import { gramsPlain, significant } from '@/ui/format';
+import { gramsPlain, money, priceByWeight, significant } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { NutritionTable } from '@/ui/nutrition-table';
 import { GRAMS } from '@/ui/parse-amount';
@@ -31,8 +31,8 @@ export function NutritionSheet({
 }) {
   const [portionG, setPortionG] = useState(USUAL_PORTION_G);
   const declared = allergenWords(contents);
-  const cost = (prediction.costEurPerKg * portionG) / 1000;
-  const unpriced = contents.items.filter(({ priceEurPerKg }) => priceEurPerKg === null).length;
+  const cost = (prediction.costPerKg * portionG) / 1000;
+  const unpriced = contents.items.filter(({ pricePerKg }) => pricePerKg === null).length;
   return (
     <Sheet title="Nutrition and label" onClose={onClose}>
       <div className="mb-4 max-w-44">
@@ -75,7 +75,7 @@ export function NutritionSheet({
         <dd>{VEGAN_WORDS[contents.vegan]}</dd>
         <dt className="text-mute">Cost</dt>
         <dd>
-          {prediction.costEurPerKg.toFixed(2)} €/kg, {cost.toFixed(2)} € a portion
+          {priceByWeight(prediction.costPerKg)}, {money(cost)} a portion
           {unpriced > 0 && `; ${unpriced} without a price counted as free`}
         </dd>
       </dl>

@@ -8,7 +8,7 @@ import type { CupSystem, MeasureSystem } from '@/core/matter/measures';
 import type { Moment } from '@/core/predict/moments';
 import type { MomentChange } from '@/core/predict/sensitivity';
 import type { Ingredient } from '@/formats/ingredient';
-import { grams, gramsPlain } from '@/ui/format';
+import { grams, gramsPlain, weight } from '@/ui/format';
 import { besideGrams, gramsRules, measureRules } from '@/ui/kitchen-measure';
 import { NumberField } from '@/ui/number-field';
 import type { Edit, PanLine } from './formula-draft';
@@ -103,7 +103,7 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
             <span className="text-[13px] text-off">not in the larder: counted as nothing</span>
           ) : from !== undefined ? (
             <span className="read text-[0.82rem] text-enamel" data-testid="change">
-              {grams(from)} → {grams(line.grams)} g
+              {grams(from)} → {weight(line.grams)}
             </span>
           ) : (
             (line.form || line.tie || line.byVolume) && (

@@ -18,7 +18,7 @@ import type { CupSystem, MeasureSystem } from '@/core/matter/measures';
 import type { MomentChange } from '@/core/predict/sensitivity';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { Key } from '@/ui/button';
-import { grams, gramsPlain, percent, significant } from '@/ui/format';
+import { gramsPlain, percent, significant, weight } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import { CompositionBar } from './composition-bar';
@@ -146,7 +146,8 @@ export function Pan({
             className="w-[104px]"
           />
           <span className="read whitespace-nowrap" title="yield: less what boils off and stays in pan and bowl">
-            → {grams(yieldG)} g<span className="sr-only"> yield</span>
+            → {weight(yieldG)}
+            <span className="sr-only"> yield</span>
           </span>
           <select
             aria-label="Shares shown as"

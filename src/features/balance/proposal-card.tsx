@@ -4,8 +4,9 @@ import { standingOf } from '@/core/balance/standing';
 import type { Prediction } from '@/core/predict/formula';
 import { Button, Key } from '@/ui/button';
 import { momentTitle } from '@/ui/cook-words';
-import { grams, percent } from '@/ui/format';
+import { grams, percent, weight } from '@/ui/format';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
+import { fixed } from '@/ui/settings/numerals';
 import { STANDING_WORDS } from '@/ui/standing-words';
 import type { FormulaDraft } from './formula-draft';
 import type { BalanceOutcome } from './use-balance';
@@ -29,7 +30,7 @@ function nothingMoves({ status, change, keeps, chance }: BalanceOutcome): string
 /** The first line of a proposal. */
 function headline({ status, keeps, chance }: BalanceOutcome): string {
   if (keeps === 'no') return 'The flow cannot be kept with this; it comes no nearer.';
-  if (keeps !== undefined) return `This would keep the flow within ×÷${Math.exp(keeps).toFixed(1)} at every moment:`;
+  if (keeps !== undefined) return `This would keep the flow within ×÷${fixed(Math.exp(keeps), 1)} at every moment:`;
   return status === 'lands' ? WOULD[standingOf(true, chance[1])] : 'It cannot land as things stand.';
 }
 
@@ -133,7 +134,7 @@ function Moves({ proposal, now, then, nameOf }: ProposalProps) {
                 <li key={line.key} className="flex justify-between gap-2">
                   <span className="truncate">{nameOf(line.ingredient)}</span>
                   <span className="read shrink-0 text-[0.84rem]">
-                    {grams(line.grams)} → {grams(proposed.get(line.key) ?? line.grams)} g
+                    {grams(line.grams)} → {weight(proposed.get(line.key) ?? line.grams)}
                   </span>
                 </li>,
               ],
@@ -142,7 +143,7 @@ function Moves({ proposal, now, then, nameOf }: ProposalProps) {
       {Math.abs(change) > 0.05 && (
         <p className="mt-1">
           The total becomes {change > 0 ? '+' : '−'}
-          {grams(Math.abs(change))} g.
+          {weight(Math.abs(change))}.
         </p>
       )}
       {then && (

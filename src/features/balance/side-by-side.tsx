@@ -1,7 +1,7 @@
 import type { FormulaFile } from '@/formats/formula-file';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
-import { grams } from '@/ui/format';
+import { weight } from '@/ui/format';
 import type { FormulaDraft } from './formula-draft';
 import { measures } from './measures';
 
@@ -44,8 +44,8 @@ export function SideBySide({
               <th className="py-1 text-left font-medium">
                 {(itemOf(draft, larder, ingredient) ?? itemOf(then, larder, ingredient))?.name ?? ingredient}
               </th>
-              <td className="read">{grams(a)} g</td>
-              <td className={`read ${a === b ? '' : 'font-semibold text-enamel'}`}>{grams(b)} g</td>
+              <td className="read">{weight(a)}</td>
+              <td className={`read ${a === b ? '' : 'font-semibold text-enamel'}`}>{weight(b)}</td>
             </tr>
           );
         })}

@@ -6,6 +6,7 @@ import type { PanContents } from '@/kitchen/pan-contents';
 import { momentTitle } from '@/ui/cook-words';
 import { celsius, type Quantity, stress } from '@/ui/format';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
+import { fixed } from '@/ui/settings/numerals';
 
 /** One thing a swap changed, before and after, ready to read. */
 export interface Change {
@@ -52,8 +53,8 @@ export function swapChanges(
   );
   const was = atThePour(before.moments);
   const same = after.moments.find(({ moment }) => moment.name === was?.moment.name);
-  const shine = was && same ? row('Shine', was.state.shine.toFixed(0), same.state.shine.toFixed(0)) : [];
-  const { waterActivity, sweetness, alcoholPercentVol, costEurPerKg } = QUANTITY_WORDS;
+  const shine = was && same ? row('Shine', fixed(was.state.shine, 0), fixed(same.state.shine, 0)) : [];
+  const { waterActivity, sweetness, alcoholPercentVol, costPerKg } = QUANTITY_WORDS;
   const gates = [before, after].map((each) => each.gates.filter((gate) => gate.lands).length) as [number, number];
   const energy = [before, after].map((each) => Math.round(nutrition(each.components).energyKcal));
   return [
@@ -71,7 +72,7 @@ export function swapChanges(
       text(alcoholPercentVol.show(after.alcoholPercentVol)),
     ),
     ...row('Energy', `${energy[0]} kcal/100 g`, `${energy[1]} kcal/100 g`),
-    ...row('Cost', text(costEurPerKg.show(before.costEurPerKg)), text(costEurPerKg.show(after.costEurPerKg))),
+    ...row('Cost', text(costPerKg.show(before.costPerKg)), text(costPerKg.show(after.costPerKg))),
     ...row(
       'Allergens',
       declaredText(contentsBefore),

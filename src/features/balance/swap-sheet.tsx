@@ -11,8 +11,9 @@ import { itemOf, type Larder } from '@/kitchen/known-item';
 import { type Predicted, predictPan } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';
-import { grams } from '@/ui/format';
+import { grams, weight } from '@/ui/format';
 import { RESTRICTION_WORDS } from '@/ui/restriction-words';
+import { fixed } from '@/ui/settings/numerals';
 import { Sheet } from '@/ui/sheet';
 import { BeforeAfterCurve } from './before-after-curve';
 import { type FormulaDraft, type PanLine, withGrams, withoutLeft } from './formula-draft';
@@ -28,7 +29,7 @@ function substituteOf(ingredient: Ingredient): Substitute {
   return {
     ingredient: ingredient.id,
     perGram: compositionVector(ingredient.components),
-    priceEurPerKg: ingredient.priceEurPerKg ?? undefined,
+    pricePerKg: ingredient.pricePerKg ?? undefined,
     kind: doubtKindOf(ingredient),
   };
 }
@@ -233,7 +234,7 @@ function SwapResult({
       <p className={`mb-2 font-head text-[1.1rem] font-semibold ${within === undefined ? 'text-near' : ''}`}>
         {within === undefined
           ? 'The curve cannot be kept with this; it comes no nearer.'
-          : `The curve stays within ×÷${Math.exp(within).toFixed(1)} at every moment.`}
+          : `The curve stays within ×÷${fixed(Math.exp(within), 1)} at every moment.`}
       </p>
       <BeforeAfterCurve before={before} after={after} />
       <ul className="read mb-3 text-[0.9rem]">
@@ -245,7 +246,7 @@ function SwapResult({
               {old.ingredient === line.ingredient
                 ? nameOf(line.ingredient)
                 : `${nameOf(old.ingredient)} → ${nameOf(line.ingredient)}`}
-              : {grams(old.grams)} → {grams(line.grams)} g
+              : {grams(old.grams)} → {weight(line.grams)}
             </li>
           );
         })}

@@ -10,8 +10,10 @@ import type { Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';
-import { significant } from '@/ui/format';
+import { priceByWeight, significant } from '@/ui/format';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
+import { fixed } from '@/ui/settings/numerals';
+import { BY_WEIGHT, unitName } from '@/ui/settings/shown-units';
 import { Sheet } from '@/ui/sheet';
 import { type FormulaDraft, fileOf } from './formula-draft';
 import { createVariant, listFormulas, listVariants } from './formula-requests';
@@ -138,7 +140,7 @@ function VariantTable({
             <th className="font-medium">shine</th>
             <th className="font-medium">aw</th>
             <th className="font-medium">sweet</th>
-            <th className="font-medium">€/kg</th>
+            <th className="font-medium">{unitName(BY_WEIGHT)}</th>
             <th className="font-medium">alcohol</th>
             <th className="pl-3 text-left font-medium">contains</th>
           </tr>
@@ -180,10 +182,10 @@ function VariantRow({ id, name, file, larder }: { id: string; name: string; file
       </td>
       <td className="read">{pour ? significant(pour.state.flow.apparentViscosityPaS, 2) : '–'}</td>
       <td className="read">{set ? significant(set.state.flow.yieldStressPa, 2) : '–'}</td>
-      <td className="read">{pour?.state.shine.toFixed(0) ?? '–'}</td>
-      <td className="read">{prediction?.asKept.waterActivity.toFixed(2) ?? '–'}</td>
-      <td className="read">{prediction?.taste.sweetness.toFixed(0) ?? '–'}</td>
-      <td className="read">{prediction?.costEurPerKg.toFixed(2) ?? '–'}</td>
+      <td className="read">{pour ? fixed(pour.state.shine, 0) : '–'}</td>
+      <td className="read">{prediction ? fixed(prediction.asKept.waterActivity, 2) : '–'}</td>
+      <td className="read">{prediction ? fixed(prediction.taste.sweetness, 0) : '–'}</td>
+      <td className="read">{prediction ? priceByWeight(prediction.costPerKg) : '–'}</td>
       <td className={`read ${hasAlcohol(prediction) ? 'font-semibold text-off' : ''}`}>
         {hasAlcohol(prediction) ? `${significant(prediction?.alcoholPercentVol ?? 0, 2)} % vol` : 'none'}
       </td>

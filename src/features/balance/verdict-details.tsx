@@ -8,6 +8,7 @@ import { cautionLines, panCautions } from '@/kitchen/cautions';
 import type { PanContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';
 import { Gauge } from '@/ui/gauge';
+import { fixed } from '@/ui/settings/numerals';
 import type { FormulaDraft } from './formula-draft';
 import { type Measure, measures } from './measures';
 import { riskNotes } from './verdict';
@@ -48,7 +49,7 @@ export const VerdictDetails = memo(function VerdictDetails({
                   {risk.name}
                 </span>{' '}
                 <span className="text-mute">
-                  ({risk.likely ? 'likely' : 'possible'}, {risk.risk.toFixed(2)}, {risk.at}): {risk.reason}.
+                  ({risk.likely ? 'likely' : 'possible'}, {fixed(risk.risk, 2)}, {risk.at}): {risk.reason}.
                 </span>{' '}
                 <span>Helps: {risk.cure}.</span>
               </li>

@@ -5,6 +5,7 @@ import type { Risks } from '@/core/stability/risks';
 import { momentTitle, type UseWords, wordsForUse } from '@/ui/cook-words';
 import { celsius, listed, percent, significant } from '@/ui/format';
 import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';
+import { fixed } from '@/ui/settings/numerals';
 
 /** A piece of the verdict; `off` pieces say what is wrong. */
 export interface VerdictPart {
@@ -157,7 +158,7 @@ const RISK_WORDS: Readonly<Record<keyof Risks, RiskWords>> = {
   },
   skin: {
     name: 'forms a skin',
-    reason: ({ state }) => `uncovered, wet (aw ${state.waterActivity.toFixed(2)}) and with protein or starch`,
+    reason: ({ state }) => `uncovered, wet (aw ${fixed(state.waterActivity, 2)}) and with protein or starch`,
     cure: 'cover its surface',
   },
   bloom: {

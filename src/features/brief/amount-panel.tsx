@@ -3,7 +3,7 @@ import type { Brief } from '@/core/brief/brief';
 import type { JobUse } from '@/core/brief/job';
 import { piecesFrom } from '@/core/brief/plan';
 import type { BatchSize } from '@/core/yields/batch-size';
-import { grams, gramsPlain } from '@/ui/format';
+import { centimetres, gramsPlain, weight } from '@/ui/format';
 import { JOB_WORDS } from '@/ui/job-words';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
@@ -11,7 +11,6 @@ import { makesWords } from './brief-words';
 import { UseDrawing } from './use-drawings';
 
 /** Between a number and its unit: it never breaks there. */
-const NARROW = '\u202f';
 
 /** Where what runs off goes. */
 const RUN_OFF_WORDS: Readonly<Partial<Record<JobUse, string>>> = { nap: 'onto the plate', roll: 'sticking to hands' };
@@ -59,7 +58,7 @@ function FromGrams({
 /** Whole grams above ten, rounded to what the doubt leaves. */
 function honest(g: number, doubtG: number): string {
   const step = doubtG > 400 ? 50 : doubtG > 40 ? 10 : doubtG > 8 ? 5 : 1;
-  return grams(Math.round(g / step) * step);
+  return weight(Math.round(g / step) * step);
 }
 
 /** How much to make, from what it comes, and in what pans. */
@@ -91,9 +90,9 @@ export function AmountPanel({
       <p className="flex flex-wrap items-baseline gap-x-2">
         <span className="font-head text-[1.2rem] font-semibold">Make</span>
         <span className="read text-[1.75rem]" data-testid="make-grams">
-          {honest(finishedG, doubtG)} g
+          {honest(finishedG, doubtG)}
         </span>
-        <span className="read text-[0.85rem] text-mute">± {honest(doubtG, doubtG)} g</span>
+        <span className="read text-[0.85rem] text-mute">± {honest(doubtG, doubtG)}</span>
       </p>
       <svg viewBox="0 0 300 20" className="my-2 block h-5 w-full rounded" preserveAspectRatio="none" aria-hidden="true">
         {parts.map((part, i) => {
@@ -118,47 +117,37 @@ export function AmountPanel({
             <li key={i} className="flex items-center justify-between gap-2">
               <UseDrawing use={job.use} className="h-7 w-10 shrink-0" />
               <span className="flex-1">
-                {JOB_WORDS[job.use].name}, {job.count} ×{' '}
-                <span className="read">
-                  {grams(amount.eachG)}
-                  {NARROW}g
-                </span>
+                {JOB_WORDS[job.use].name}, {job.count} × <span className="read">{weight(amount.eachG)}</span>
                 {amount.runOffG > 0.5 && (
                   <span className="text-mute">
-                    , {RUN_OFF_WORDS[job.use] ?? 'running off'} {grams(Math.round(amount.runOffG))}
-                    {NARROW}g
+                    , {RUN_OFF_WORDS[job.use] ?? 'running off'} {weight(Math.round(amount.runOffG))}
                   </span>
                 )}
               </span>
-              <span className="read">{grams(Math.round(amount.usedG + amount.runOffG))} g</span>
+              <span className="read">{weight(Math.round(amount.usedG + amount.runOffG))}</span>
             </li>
           );
         })}
         <li className="flex justify-between gap-2 text-mute">
           <span>bowl and bag, reserve</span>
-          <span className="read">{grams(Math.round(bowlG + reserveG))} g</span>
+          <span className="read">{weight(Math.round(bowlG + reserveG))}</span>
         </li>
       </ul>
       <p className="mt-1 text-[13.5px] text-mute">
         {evaporationG > 0.5 && (
           <>
-            {grams(Math.round(evaporationG))} g of water {brief.making.heat === 'boil' ? 'boils' : 'simmers'} off: weigh
-            in{' '}
-            <span className="read">
-              {grams(Math.round(weighedG))}
-              {NARROW}g
-            </span>
-            .{' '}
+            {weight(Math.round(evaporationG))} of water {brief.making.heat === 'boil' ? 'boils' : 'simmers'} off: weigh
+            in <span className="read">{weight(Math.round(weighedG))}</span>.{' '}
           </>
         )}
         {pans > 1 ? (
           <strong className="text-ink" data-testid="pans">
-            Split it over {pans} pans of {brief.making.panCm} cm, {grams(Math.round(weighedG / pans))} g each: one holds{' '}
-            {grams(Math.floor(panG / 10) * 10)} g at most.
+            Split it over {pans} pans of {centimetres(brief.making.panCm)}, {weight(Math.round(weighedG / pans))} each:
+            one holds {weight(Math.floor(panG / 10) * 10)} at most.
           </strong>
         ) : (
           <span data-testid="pans">
-            One pan of {brief.making.panCm} cm; it holds {grams(Math.floor(panG / 10) * 10)} g at most.
+            One pan of {centimetres(brief.making.panCm)}; it holds {weight(Math.floor(panG / 10) * 10)} at most.
           </span>
         )}
       </p>

@@ -1,5 +1,5 @@
 import type { Brief } from '@/core/brief/brief';
-import { grams } from '@/ui/format';
+import { weight } from '@/ui/format';
 import { likelyWords, STANDING_MARKS } from '@/ui/standing-words';
 import { makesWords, missesWords } from './brief-words';
 import type { PanAsItIs } from './pan-as-it-is';
@@ -26,7 +26,8 @@ export function AsItIs({
       <span>
         <span className="font-semibold">The pan as it is</span>
         <span className={`block text-[13px] ${pan?.standing === 'misses' ? 'text-off' : 'text-mute'}`}>
-          {grams(massG)} g{pan && `, makes ${makesWords(brief, pan.finishedG, pan.densityKgM3)}`}; no row is touched
+          {weight(massG)}
+          {pan && `, makes ${makesWords(brief, pan.finishedG, pan.densityKgM3)}`}; no row is touched
           {pan &&
             `: ${STANDING_MARKS[pan.standing]} ${pan.standing === 'misses' ? missesWords(pan.misses) : likelyWords(pan.standing, pan.chance)}`}
         </span>

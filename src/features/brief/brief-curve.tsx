@@ -1,7 +1,9 @@
 import type { BriefTargets } from '@/core/brief/brief-gates';
 import { resistanceBands } from '@/core/brief/resistance-bands';
 import { momentTitle } from '@/ui/cook-words';
+import { degrees } from '@/ui/format';
 import { LANDMARKS } from '@/ui/landmarks';
+import { roundDegrees } from '@/ui/settings/round-degrees';
 
 const WIDTH = 340;
 const HEIGHT = 190;
@@ -56,9 +58,9 @@ export function BriefCurve({
           </text>
         </g>
       ))}
-      {[60, 40, 20, 4].map((t) => (
+      {roundDegrees(HOT, COLD, 20).map((t) => (
         <text key={t} x={x(t)} y={HEIGHT - 6} textAnchor="middle" fontSize={11.5} fill="var(--color-mute)">
-          {t}°
+          {degrees(t)}°
         </text>
       ))}
       <line

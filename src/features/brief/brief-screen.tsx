@@ -7,7 +7,7 @@ import { briefSize, planBrief } from '@/core/brief/plan';
 import type { Ingredient } from '@/formats/ingredient';
 import type { OwnFormula, Start } from '@/kitchen/brief-answers';
 import { Button, Key } from '@/ui/button';
-import { grams } from '@/ui/format';
+import { weight } from '@/ui/format';
 import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
@@ -38,7 +38,7 @@ function openingWords(start: Start | 'asItIs' | undefined, of: StoredOf | undefi
   const kept = isOver ? ' What stands there now is kept as a version.' : '';
   if (!scaled) return `The gates and the amount follow the brief; the grams stay as they are.${kept}`;
   const total = scaled.lines.reduce((sum, line) => sum + line.grams, 0);
-  return `Opens ${scaled.name} at ${grams(Math.round(total))}\u202fg.${kept}`;
+  return `Opens ${scaled.name} at ${weight(Math.round(total))}.${kept}`;
 }
 
 /** The Brief: what it must do and for how many, said as a sentence; the gates, the amount and where to start follow at once. */

@@ -7,7 +7,7 @@ import type { Role } from '@/core/brief/stock';
 import { handLimit } from '@/core/flow/piping';
 import type { PortionKey } from '@/core/yields/portions';
 import { momentTitle } from '@/ui/cook-words';
-import { celsius, listed, stress } from '@/ui/format';
+import { celsius, listed, millimetres, stress } from '@/ui/format';
 import { jobThings } from '@/ui/job-words';
 
 /** How a way of saying how much is named in the sentence. */
@@ -98,7 +98,7 @@ export function makesWords(brief: Brief, finishedG: number, densityKgM3?: number
 
 /** Why a gate is where it is, in a cook's words with the figure behind it. */
 export function reasonOf({ why, needsPa }: JobGate, job: Job): string {
-  const mm = `${Math.round(job.mm * 10) / 10}\u202fmm`;
+  const mm = millimetres(job.mm);
   switch (why) {
     case 'film':
       return `It drains until it stops: this leaves about ${mm}.`;
@@ -107,7 +107,7 @@ export function reasonOf({ why, needsPa }: JobGate, job: Job): string {
     case 'stays':
       return `Once set, ${mm} must not slip (it pulls with ${shown(needsPa ?? 0)}) and still bite softly.`;
     case 'levels':
-      return 'It must find its level by itself, to 2\u202fmm at the rim.';
+      return `It must find its level by itself, to ${millimetres(2)} at the rim.`;
     case 'pours':
       return 'It must run out of the jug in one go.';
     case 'pools':
@@ -115,7 +115,7 @@ export function reasonOf({ why, needsPa }: JobGate, job: Job): string {
     case 'drinks':
       return 'Thick in the mouth, and the cup still empties.';
     case 'stands':
-      return `${mm} high, it stands from ${shown(needsPa ?? 0)}; past ${shown(handLimit(nozzleMm(job)))} a hand tires at the bag with a tip of ${Math.round(nozzleMm(job))}\u202fmm.`;
+      return `${mm} high, it stands from ${shown(needsPa ?? 0)}; past ${shown(handLimit(nozzleMm(job)))} a hand tires at the bag with a tip of ${millimetres(nozzleMm(job))}.`;
     case 'knife':
       return 'One pass of a palette knife: soft enough to move, firm enough to stay.';
     case 'slices':
@@ -151,7 +151,7 @@ export function kitchenWord(kitchenC: number): string | undefined {
   if (kitchenC >= 27)
     return `At ${celsius(kitchenC)} cocoa butter hardly sets: what stands in this kitchen stays soft.`;
   if (kitchenC >= 24)
-    return `At ${celsius(kitchenC)} what is worked at room temperature is far softer than at 20\u202f°C.`;
+    return `At ${celsius(kitchenC)} what is worked at room temperature is far softer than at ${celsius(20)}.`;
   if (kitchenC <= 15) return `At ${celsius(kitchenC)} it sets fast: work quickly, or keep it warm.`;
   return undefined;
 }

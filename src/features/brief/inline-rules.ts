@@ -1,12 +1,13 @@
 import { CELSIUS_UNITS, type FieldUnits, HOUR_UNITS, lengthUnits } from '@/ui/field-units';
 import type { AmountRules } from '@/ui/parse-amount';
+import { MONEY } from '@/ui/settings/shown-units';
 
 /** What may be typed in a field of a unit, whatever the kitchen is used to. */
 function unitsOf(unit: string): FieldUnits {
   if (unit === '°C') return CELSIUS_UNITS;
   if (unit === 'mm' || unit === 'cm') return lengthUnits(unit);
   if (unit === 'h') return HOUR_UNITS;
-  return unit === '' ? {} : { [unit.toLowerCase()]: 1 };
+  return unit === '' || unit === MONEY ? {} : { [unit.toLowerCase()]: 1 };
 }
 
 /** Rules of a number in a sentence. */

@@ -1,8 +1,9 @@
 'use client';
 
-import { JOB_FACTS, type Job, type JobUse, type Place, SLOPES, type Slope } from '@/core/brief/job';
+import { CASE_C, JOB_FACTS, type Job, type JobUse, type Place, SLOPES, type Slope } from '@/core/brief/job';
 import { type PortionKey, portionKind, type SizeField } from '@/core/yields/portions';
 import { BRIEF_REACH } from '@/formats/brief';
+import { celsius } from '@/ui/format';
 import { InlineChoice } from '@/ui/inline-choice';
 import { InlineText } from '@/ui/inline-text';
 import { JOB_WORDS, usualThings } from '@/ui/job-words';
@@ -18,9 +19,9 @@ const WORK = inlineRules(BRIEF_REACH.workC, '°C', '34');
 const EAT = inlineRules(BRIEF_REACH.eatC, '°C', '6');
 const HOURS = inlineRules(BRIEF_REACH.hours, 'h', '24');
 
-const PLACES: readonly (readonly [Place, string])[] = [
+const places = (): readonly (readonly [Place, string])[] => [
   ['kitchen', 'the kitchen'],
-  ['case', 'the case at 6 °C'],
+  ['case', `the case at ${celsius(CASE_C)}`],
   ['fridge', 'the fridge'],
 ];
 
@@ -178,7 +179,7 @@ export function JobSentence({
           <InlineChoice
             label={label('kept in')}
             value={job.place}
-            options={PLACES}
+            options={places()}
             onChoose={(place) => onJob({ place })}
           />{' '}
           for <HoursField label={label('hours')} hours={job.hours} onHours={(hours) => onJob({ hours })} /> and eaten at{' '}

@@ -6,7 +6,7 @@ import type { Answer, Start } from '@/kitchen/brief-answers';
 import type { Larder } from '@/kitchen/known-item';
 import { panContents } from '@/kitchen/pan-contents';
 import { momentTitle } from '@/ui/cook-words';
-import { grams, hours, significant } from '@/ui/format';
+import { hours, millimetres, money, priceByWeight, significant, weight } from '@/ui/format';
 import { Puddle } from '@/ui/puddle';
 import { likelyWords, STANDING_MARKS } from '@/ui/standing-words';
 import { missesWords, momentList, ROLE_WORDS } from './brief-words';
@@ -110,11 +110,9 @@ export function StartList({
                   <span className="line-clamp-2 text-[12.5px] text-mute">{holds(start, larder)}</span>
                 </span>
                 <span className="read text-right text-[0.85rem] leading-tight">
-                  {start.costEurPerKg > 0
-                    ? `${((start.costEurPerKg * start.size.finishedG) / 1000).toFixed(2)}\u202f€`
-                    : ''}
-                  {start.costEurPerKg > 0 && (
-                    <span className="block text-[0.78rem] text-mute">{start.costEurPerKg.toFixed(2)}/kg</span>
+                  {start.costPerKg > 0 ? money((start.costPerKg * start.size.finishedG) / 1000) : ''}
+                  {start.costPerKg > 0 && (
+                    <span className="block text-[0.78rem] text-mute">{priceByWeight(start.costPerKg)}</span>
                   )}
                 </span>
               </span>
@@ -175,7 +173,7 @@ function StartDrawing({ start }: { start: Start }) {
           diameterMm={diameterMm}
           colour={start.colour}
           shine={start.shine}
-          label={`${momentTitle(moment)}: 20 ml spreads to ${Math.round(diameterMm)} mm`}
+          label={`${momentTitle(moment)}: 20 ml spreads to ${millimetres(diameterMm, 3)}`}
           className="w-full"
         />
       ))}
@@ -190,11 +188,11 @@ export function ScalingNotes({ start, fromG }: { start: Start; fromG: number }) 
   const total = start.lines.reduce((sum, line) => sum + line.grams, 0);
   const [before, now] = scaled.coolingHours;
   const notes = [
-    `×${significant(total / fromG)} from ${grams(Math.round(fromG))} g to ${grams(Math.round(total))} g.`,
+    `×${significant(total / fromG)} from ${weight(Math.round(fromG))} to ${weight(Math.round(total))}.`,
     scaled.minutes > 0 &&
-      `Boils off ${grams(Math.round(scaled.evaporationG))} g: ${significant(scaled.minutes)} min ${scaled.pans > 1 ? 'in each pan' : 'in this pan'}.`,
+      `Boils off ${weight(Math.round(scaled.evaporationG))}: ${significant(scaled.minutes)} min ${scaled.pans > 1 ? 'in each pan' : 'in this pan'}.`,
     Math.abs(scaled.liquidG) >= 0.5 &&
-      `${scaled.liquidG > 0 ? 'Weigh in' : 'Hold back'} ${grams(Math.abs(Math.round(scaled.liquidG * 10) / 10))} g of water ${scaled.liquidG > 0 ? 'more' : 'of it'}: a pan boils off by its width, not by what is in it.`,
+      `${scaled.liquidG > 0 ? 'Weigh in' : 'Hold back'} ${weight(Math.abs(Math.round(scaled.liquidG * 10) / 10))} of water ${scaled.liquidG > 0 ? 'more' : 'of it'}: a pan boils off by its width, not by what is in it.`,
     scaled.pans > 1 && `${scaled.pans} pans of equal size.`,
     Math.abs(Math.log(now / before)) > 0.1 &&
       `Lukewarm in the bowl after ${hours(now)}${scaled.pans > 1 ? ' (each)' : ''} instead of ${hours(before)}.`,

@@ -6,6 +6,7 @@ import { BRIEF_REACH } from '@/formats/brief';
 import { InlineChoice } from '@/ui/inline-choice';
 import { NumberField } from '@/ui/number-field';
 import { RESTRICTION_WORDS } from '@/ui/restriction-words';
+import { MONEY } from '@/ui/settings/shown-units';
 import { inlinePlain, inlineRules } from './inline-rules';
 import { Mark } from './mark';
 
@@ -113,11 +114,11 @@ export function WishSentence({ wishes, onWish }: { wishes: Wishes; onWish: (chan
         <Mark>,</Mark> a portion costs at most{' '}
         <Wish
           label="Portion costs at most"
-          value={wishes.portionEur}
-          reach={BRIEF_REACH.portionEur}
-          unit="€"
+          value={wishes.portionCost}
+          reach={BRIEF_REACH.portionCost}
+          unit={MONEY}
           example="0.40"
-          onValue={(portionEur) => onWish({ portionEur })}
+          onValue={(portionCost) => onWish({ portionCost })}
         />
         <Mark>.</Mark> Thickened by{' '}
         <InlineChoice

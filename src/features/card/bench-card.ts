@@ -6,7 +6,7 @@ import { cautionLines, panCautions } from '@/kitchen/cautions';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
-import { celsius, grams, hours, listed, stress } from '@/ui/format';
+import { celsius, hours, listed, millimetres, stress, weight } from '@/ui/format';
 import { jobThings } from '@/ui/job-words';
 import { measureText } from '@/ui/kitchen-measure';
 import { behaviour } from '@/ui/landmarks';
@@ -67,7 +67,7 @@ export function benchCard(
     const each = item?.stocked;
     const measure = each && kitchenAmount(each, g, system === 'grams' ? 'cups' : system, formIn(each, form), cups);
     return {
-      grams: `${grams(g)} g`,
+      grams: `${weight(g)}`,
       measure: measure ? measureText(measure) : '',
       name: item?.name ?? `${ingredient} (not in the larder)`,
       how: form ?? '',
@@ -87,11 +87,11 @@ export function benchCard(
     note: file.note ?? '',
     job: file.brief ? `For ${listed(file.brief.jobs.map(jobThings))}` : '',
     stages,
-    total: `${grams(total)} g in the pan, ${grams(Math.max(total - lost, 0))} g on the table`,
+    total: `${weight(total)} in the pan, ${weight(Math.max(total - lost, 0))} on the table`,
     moments: (prediction?.moments ?? []).map(({ moment, state, plateDiameterMm }) => ({
       name: capital(moment.name),
       at: `${celsius(moment.temperatureC)}, ${hours(moment.history.reduce((sum, [h]) => sum + h, 0))}`,
-      like: `${behaviour(state.flow.resistancePa)}; 20 ml spread to ${Math.round(plateDiameterMm)} mm; resistance ${Object.values(stress(state.flow.resistancePa)).join(' ')}`,
+      like: `${behaviour(state.flow.resistancePa)}; 20 ml spread to ${millimetres(Math.round(plateDiameterMm), 3)}; resistance ${Object.values(stress(state.flow.resistancePa)).join(' ')}`,
     })),
     gates: (prediction?.gates ?? []).map(({ moment, quantity, low, high, value, lands }) => {
       const show = (each: number) => Object.values(QUANTITY_WORDS[quantity].show(each)).join(' ').trim();

@@ -11,14 +11,12 @@ import type { Ingredient, StoredIngredient } from '@/formats/ingredient';
 import { allergenLine } from '@/kitchen/allergen-sentences';
 import { Button } from '@/ui/button';
 import { CompositionStrip, stripAmounts } from '@/ui/composition-strip';
-import { grams, gramsPlain, significant } from '@/ui/format';
+import { gramsPlain, significant, weight } from '@/ui/format';
 import { COMPONENT_WORDS } from '@/ui/ingredient/component-words';
+import { PRICE, STOCK } from '@/ui/ingredient/ingredient-values';
 import { NumberField } from '@/ui/number-field';
 import { NutritionTable } from '@/ui/nutrition-table';
-import { GRAMS } from '@/ui/parse-amount';
 import { Sheet } from '@/ui/sheet';
-
-const PRICE = { least: 0, most: 1e6, unit: '€/kg', units: { '€': 1 }, example: '9.50' };
 
 /** Everything about one ingredient: what it is made of, how it measures, where it is used, price and stock. */
 export function IngredientSheet({
@@ -39,7 +37,7 @@ export function IngredientSheet({
   /** keeps price, stock and note */
   onKeep: (ingredient: Ingredient) => Promise<void>;
 }) {
-  const [price, setPrice] = useState(ingredient.priceEurPerKg ?? undefined);
+  const [price, setPrice] = useState(ingredient.pricePerKg ?? undefined);
   const [stock, setStock] = useState(ingredient.stockG ?? undefined);
   const [note, setNote] = useState(ingredient.note);
   const [said, setSaid] = useState<{ text: string; bad: boolean } | undefined>();
@@ -49,7 +47,7 @@ export function IngredientSheet({
     (a, b) => (components[b] ?? 0) - (components[a] ?? 0),
   );
   const changed =
-    price !== (ingredient.priceEurPerKg ?? undefined) ||
+    price !== (ingredient.pricePerKg ?? undefined) ||
     stock !== (ingredient.stockG ?? undefined) ||
     note !== ingredient.note;
 
@@ -89,7 +87,7 @@ export function IngredientSheet({
             disabled={!changed}
             onClick={() =>
               void attempt(
-                () => onKeep({ ...ingredient, priceEurPerKg: price ?? null, stockG: stock ?? null, note }),
+                () => onKeep({ ...ingredient, pricePerKg: price ?? null, stockG: stock ?? null, note }),
                 'Kept.',
               )
             }
@@ -136,7 +134,7 @@ export function IngredientSheet({
               showLabel
               optional
               value={stock}
-              rules={{ ...GRAMS, most: 1e9 }}
+              rules={STOCK}
               write={gramsPlain}
               step={100}
               onValue={setStock}
@@ -213,7 +211,7 @@ function Measures({ ingredient }: { ingredient: StoredIngredient }) {
           {volumes.map(([form, perMl]) => (
             <tr key={form} className="border-rule-soft border-b text-right">
               <th className="py-1 text-left font-medium">{form === 'cup' ? 'level' : form}</th>
-              <td className="read">{grams(perMl * VOLUMES.cup)} g</td>
+              <td className="read">{weight(perMl * VOLUMES.cup)}</td>
               <td className="read">{significant(perMl * VOLUMES.tbsp, 3)} g</td>
               <td className="read">±{Math.round(100 * measureDoubt('cup', form))} %</td>
             </tr>
@@ -222,7 +220,7 @@ function Measures({ ingredient }: { ingredient: StoredIngredient }) {
             <tr key={piece} className="border-rule-soft border-b text-right">
               <th className="py-1 text-left font-medium">one {piece}</th>
               <td className="read" colSpan={2}>
-                {grams(each)} g
+                {weight(each)}
               </td>
               <td className="read">±{Math.round(100 * measureDoubt(piece, undefined))} %</td>
             </tr>

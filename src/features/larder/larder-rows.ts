@@ -40,7 +40,7 @@ export function rowOf(ingredient: StoredIngredient): LarderRow {
       fat: aimOf({ perGram }, 'fatPercent'),
       water: ingredient.components.water ?? 0,
       sugars: nutrition(perGram).sugars,
-      price: ingredient.priceEurPerKg ?? undefined,
+      price: ingredient.pricePerKg ?? undefined,
       stockG: ingredient.stockG ?? undefined,
       words: [
         ingredient.name,

@@ -13,7 +13,8 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { allergenLine } from '@/kitchen/allergen-sentences';
-import { grams, significant } from '@/ui/format';
+import { grams, priceByWeight, significant } from '@/ui/format';
+import { BY_WEIGHT, unitName } from '@/ui/settings/shown-units';
 import type { LarderRow } from './larder-rows';
 
 const features = tableFeatures({
@@ -65,12 +66,12 @@ const columns = helper.columns([
   helper.accessor('water', { header: 'Water %', cell: (cell) => parts(cell.getValue()) }),
   helper.accessor('sugars', { header: 'Sugars %', cell: (cell) => parts(cell.getValue()) }),
   helper.accessor('price', {
-    header: '€/kg',
+    header: () => unitName(BY_WEIGHT),
     sortUndefined: 'last',
-    cell: (cell) => (cell.getValue() === undefined ? '' : (cell.getValue() ?? 0).toFixed(2)),
+    cell: (cell) => (cell.getValue() === undefined ? '' : priceByWeight(cell.getValue() ?? 0)),
   }),
   helper.accessor('stockG', {
-    header: 'In hand, g',
+    header: () => `In hand, ${unitName('g')}`,
     sortUndefined: 'last',
     cell: (cell) => (cell.getValue() === undefined ? '' : grams(cell.getValue() ?? 0)),
   }),

@@ -2,7 +2,7 @@ import { Archive, ArchiveRestore, CalendarPlus, Copy, Trash2 } from 'lucide-reac
 import Link from 'next/link';
 import type { Standing as StandingWord } from '@/core/balance/standing';
 import { Button } from '@/ui/button';
-import { grams } from '@/ui/format';
+import { millimetres, weight } from '@/ui/format';
 import { Puddle } from '@/ui/puddle';
 import { likelyWords } from '@/ui/standing-words';
 import type { FormulaSummary } from './formula-summary';
@@ -29,7 +29,7 @@ export function FormulaCard({
               diameterMm={predicted.plateDiameterMm}
               colour={predicted.colour}
               shine={predicted.shine}
-              label={`20 ml at the pour spreads to ${Math.round(predicted.plateDiameterMm)} mm`}
+              label={`20 ml at the pour spreads to ${millimetres(predicted.plateDiameterMm, 3)}`}
               className="w-full"
             />
           ) : (
@@ -43,7 +43,7 @@ export function FormulaCard({
             {isVariant && ' · variant'}
           </span>
           <span className="read block text-[0.85rem] text-mute">
-            {grams(batchG)} g, {rows} {rows === 1 ? 'row' : 'rows'}
+            {weight(batchG)}, {rows} {rows === 1 ? 'row' : 'rows'}
           </span>
           {tags.length > 0 && <span className="block truncate text-[13px] text-enamel">{tags.join(', ')}</span>}
         </span>

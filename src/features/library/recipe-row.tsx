@@ -2,7 +2,7 @@ import type { CupSystem } from '@/core/matter/measures';
 import type { Ingredient } from '@/formats/ingredient';
 import { gramsOfRow, type RecipeRow } from '@/formats/recipe-text';
 import { Button } from '@/ui/button';
-import { grams, gramsPlain } from '@/ui/format';
+import { gramsPlain, weight } from '@/ui/format';
 import { gramsRules, measureText } from '@/ui/kitchen-measure';
 import { NumberField } from '@/ui/number-field';
 import { IngredientBox } from './ingredient-box';
@@ -42,9 +42,9 @@ function proposals(row: RecipeRow, ingredient: Ingredient | undefined, cups: Cup
   const known = readings.flatMap(({ amount, unit }) => {
     const value = gramsOfRow({ ...row, amount, unit }, ingredient, cups);
     const text = measureText({ amount, unit: unit ?? 'g', isAbout: false });
-    return value === undefined ? [] : [{ label: unit === 'g' ? text : `${text} = ${grams(value)} g`, value }];
+    return value === undefined ? [] : [{ label: unit === 'g' ? text : `${text} = ${weight(value)}`, value }];
   });
-  return known.length > 0 || row.unit !== undefined ? known : [{ label: `${grams(row.amount)} g`, value: row.amount }];
+  return known.length > 0 || row.unit !== undefined ? known : [{ label: `${weight(row.amount)}`, value: row.amount }];
 }
 
 /** One line of a recipe: what was written, which ingredient, how much; what is doubtful is asked, with proposals. */
@@ -79,7 +79,7 @@ export function RecipeRowView({
           onChoose={({ id }) => onSay({ ingredient: id })}
         />
         {!ingredient || (amount !== undefined && !isSaid) ? (
-          <span className="read text-right">{amount === undefined ? '–' : `${grams(amount)} g`}</span>
+          <span className="read text-right">{amount === undefined ? '–' : `${weight(amount)}`}</span>
         ) : (
           <NumberField
             label={`Grams for ${row.raw}`}

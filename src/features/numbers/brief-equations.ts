@@ -12,7 +12,7 @@ const coat = filmBands(FILM_USES.coat, 2, BRIEF_DENSITY);
 const thick = filmBands(FILM_USES.coat, 3, BRIEF_DENSITY);
 
 /** How a brief becomes gates and grams. */
-export const BRIEF_CHAPTER: Chapter = {
+export const briefChapter = (): Chapter => ({
   title: 'From the job to gates and grams',
   equations: [
     {
@@ -65,4 +65,4 @@ export const BRIEF_CHAPTER: Chapter = {
       example: 'What leaves the stove keeps its composition to within half a per cent.',
     },
   ],
-};
+});

@@ -4,8 +4,8 @@ import { K } from '@/core/model-constants';
 import { modelDoubt } from '@/core/predict/doubt';
 import { significant } from '@/ui/format';
 import { TopBar } from '@/ui/top-bar';
-import { BRIEF_CHAPTER } from './brief-equations';
-import { CHAPTERS, type Equation, type Standing } from './equations';
+import { briefChapter } from './brief-equations';
+import { chapters, type Equation, type Standing } from './equations';
 import { EQUAL_GANACHE, exampleBatch, exampleState } from './worked-examples';
 
 const LOOK: Record<Standing, string> = {
@@ -87,7 +87,7 @@ export function NumbersScreen() {
           <Badge standing="published" /> quoted from the literature, <Badge standing="published form, fitted numbers" />{' '}
           or <Badge standing="fitted" /> set by us to expected ranges, <Badge standing="judgement" /> set by hand.
         </p>
-        {[...CHAPTERS, BRIEF_CHAPTER].map(({ title, equations }) => (
+        {[...chapters(), briefChapter()].map(({ title, equations }) => (
           <details key={title} className="mb-3 rounded-xl border border-rule bg-sheet open:pb-3">
             <summary className="flex min-h-12 cursor-pointer items-center px-4 font-head text-[1.1rem] font-semibold">
               {title}

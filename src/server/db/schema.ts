@@ -34,7 +34,7 @@ export const ingredients = pgTable('ingredients', {
   allergens: jsonb().$type<Ingredient['allergens']>(),
   mayContain: jsonb('may_contain').$type<Ingredient['mayContain']>().notNull().default([]),
   vegan: boolean().notNull(),
-  priceEurPerKg: doublePrecision('price_eur_per_kg'),
+  pricePerKg: doublePrecision('price_per_kg'),
   stockG: doublePrecision('stock_g'),
   keeps: text().notNull(),
   caution: text().notNull(),
@@ -43,6 +43,12 @@ export const ingredients = pgTable('ingredients', {
   origin: text().$type<Ingredient['origin']>().notNull().default('typical'),
   /** counts changes, so that a stale one is told */
   revision: integer().notNull().default(1),
+});
+
+/** How the kitchen writes what it measures, a row each; what is not there is as usual. */
+export const settings = pgTable('settings', {
+  name: text().primaryKey(),
+  value: jsonb().$type<unknown>().notNull(),
 });
 
 /** Formulas. `revision` counts saves, so that a stale save is told. `deletedAt` keeps a deleted formula for undo. */

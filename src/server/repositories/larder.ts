@@ -64,7 +64,7 @@ export async function stockEmptyLarder(db: Database, starting: readonly Ingredie
 /** Brings typical ingredients up to what this version knows of them. Prices, stock and notes are the kitchen's and stay. */
 export async function refreshTypical(db: Database, starting: readonly Ingredient[]): Promise<void> {
   await db.transaction(async (tx) => {
-    for (const { id, priceEurPerKg: _, stockG: __, note: ___, ...typical } of starting) {
+    for (const { id, pricePerKg: _, stockG: __, note: ___, ...typical } of starting) {
       await tx
         .update(ingredients)
         .set(typical)
@@ -122,10 +122,10 @@ export async function saveIngredient(
     const current = await findIngredient(tx, id);
     if (!current) return { outcome: 'gone' } as const;
     if (current.revision !== revision) return { outcome: 'stale', current } as const;
-    const { priceEurPerKg, stockG, note } = ingredient;
+    const { pricePerKg, stockG, note } = ingredient;
     const change =
       current.origin === 'typical'
-        ? { priceEurPerKg, stockG, note }
+        ? { pricePerKg, stockG, note }
         : { ...ingredient, id: current.id, origin: current.origin };
     if (current.origin === 'own' && (await isNameTaken(tx, ingredient.name, id)))
       return { outcome: 'nameTaken' } as const;

@@ -9,6 +9,8 @@ import { INGREDIENT_GROUPS, type Ingredient } from '@/formats/ingredient';
 import { RefusedError } from '@/ui/ask-server';
 import { Button } from '@/ui/button';
 import { CompositionStrip, stripAmounts } from '@/ui/composition-strip';
+import { fixed } from '../settings/numerals';
+import { BY_WEIGHT, unitName } from '../settings/shown-units';
 import { COMPONENT_WORDS } from './component-words';
 import { type FieldFault, type IngredientValues, readLabel, readValues, valuesOf } from './ingredient-values';
 import { PackDeclares } from './pack-declares';
@@ -61,7 +63,7 @@ export function IngredientForm({
 
   const keep = form.handleSubmit(async (values) => {
     setFailure(undefined);
-    const { ingredient, faults } = readValues(values, { id: id || 'new', origin: 'own' });
+    const { ingredient, faults } = readValues(values, { ...start, id: id || 'new', origin: 'own' });
     showFaults(form, faults);
     if (!ingredient) {
       setFailure(faults.length === 1 ? faults[0]?.message : `${faults.length} fields need another look.`);
@@ -156,8 +158,8 @@ export function IngredientForm({
           <Field form={form} name="cocoaPercent" label="Cocoa as labelled" unit="%" />
           <Field form={form} name="gelatinBloomG" label="Gelatin strength" unit="g bloom" />
           <Field form={form} name="ph" label="pH, where known" />
-          <Field form={form} name="priceEurPerKg" label="Price" unit="€/kg" />
-          <Field form={form} name="stockG" label="In hand" unit="g" />
+          <Field form={form} name="pricePerKg" label="Price" unit={unitName(BY_WEIGHT)} />
+          <Field form={form} name="stockG" label="In hand" unit={unitName('g')} />
           <label className="flex min-h-11 items-center gap-3 self-end">
             <input type="checkbox" className="size-5 accent-enamel" {...register('vegan')} /> Vegan
           </label>
@@ -194,7 +196,7 @@ function Worked({ worked, typical }: { worked: FromLabel; typical: readonly Ingr
       </p>
       {worked.unmet.map(({ field, wanted, got }) => (
         <p key={field} className="text-off">
-          {LABEL_WORDS[field][0]}: the pack says {wanted}, nothing of this group comes to that; here {got.toFixed(1)}.
+          {LABEL_WORDS[field][0]}: the pack says {wanted}, nothing of this group comes to that; here {fixed(got, 1)}.
         </p>
       ))}
     </div>
@@ -221,8 +223,8 @@ function Components({ form, assumed }: { form: Form; assumed: readonly Component
       )}
       <p className={`mt-1 mb-3 text-[13.5px] ${sum > 100.5 ? 'text-off' : 'text-mute'}`}>
         {sum > 100.5
-          ? `The parts add up to ${sum.toFixed(1)} g: take some away.`
-          : `${sum.toFixed(1)} g named; what is missing to 100 g counts as inert.`}
+          ? `The parts add up to ${fixed(sum, 1)} g: take some away.`
+          : `${fixed(sum, 1)} g named; what is missing to 100 g counts as inert.`}
       </p>
       {fault?.message && (
         <p role="alert" className="mb-2 text-off">

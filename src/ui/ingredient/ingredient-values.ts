@@ -1,7 +1,10 @@
 import { COMPONENT_NAMES, type ComponentName } from '@/core/matter/components';
 import { LABEL_FIELDS, type LabelField, labelFaults, type PackLabel } from '@/core/matter/from-label';
 import { type Ingredient, ingredientSchema } from '@/formats/ingredient';
-import { type AmountRules, parseAmount } from '@/ui/parse-amount';
+import { type AmountRules, GRAMS, parseAmount } from '@/ui/parse-amount';
+import { forTyping } from '../settings/numerals';
+import { shownField } from '../settings/shown-rules';
+import { BY_WEIGHT } from '../settings/shown-units';
 import type { Declares } from './pack-declares';
 
 /** The fields of the ingredient form, as typed. */
@@ -18,7 +21,7 @@ export interface IngredientValues {
   ph: string;
   declares: Declares;
   vegan: boolean;
-  priceEurPerKg: string;
+  pricePerKg: string;
   stockG: string;
   keeps: string;
   caution: string;
@@ -32,11 +35,18 @@ export interface FieldFault {
   readonly message: string;
 }
 
-const text = (value: number | null | undefined) => (value === null || value === undefined ? '' : String(value));
+const text = (value: number | null | undefined) =>
+  value === null || value === undefined ? '' : forTyping(String(value));
+
+const plain = (value: number) => String(Math.round(value * 1e4) / 1e4);
+
+/** A kept figure in the units of the kitchen. */
+const shownText = (value: number | null, rules: AmountRules) =>
+  value === null ? '' : shownField(rules, plain).text(value);
 
 const pairsText = (pairs: Readonly<Record<string, number>>) =>
   Object.entries(pairs)
-    .map(([name, value]) => `${name}=${value}`)
+    .map(([name, value]) => `${name}=${text(value)}`)
     .join('; ');
 
 /** The form filled with an ingredient. */
@@ -59,8 +69,8 @@ export function valuesOf(ingredient: Omit<Ingredient, 'id' | 'origin'>): Ingredi
       mayContain: ingredient.mayContain,
       isRead: ingredient.allergens !== null,
     },
-    priceEurPerKg: text(ingredient.priceEurPerKg),
-    stockG: text(ingredient.stockG),
+    pricePerKg: shownText(ingredient.pricePerKg, PRICE),
+    stockG: shownText(ingredient.stockG, STOCK),
   };
 }
 
@@ -78,7 +88,7 @@ export const BLANK: Omit<Ingredient, 'id' | 'origin'> = {
   allergens: null,
   mayContain: [],
   vegan: false,
-  priceEurPerKg: null,
+  pricePerKg: null,
   stockG: null,
   keeps: '',
   caution: '',
@@ -87,6 +97,8 @@ export const BLANK: Omit<Ingredient, 'id' | 'origin'> = {
 };
 
 const NUMBER: AmountRules = { least: 0, most: 1e9, unit: '', units: {}, example: '12.5' };
+export const PRICE: AmountRules = { least: 0, most: 1e6, unit: BY_WEIGHT, units: {}, example: '9.50' };
+export const STOCK: AmountRules = { ...GRAMS, most: 1e9 };
 
 class Reader {
   readonly faults: FieldFault[] = [];
@@ -96,6 +108,17 @@ class Reader {
     if (typed.trim() === '') return null;
     const parsed = parseAmount(typed, NUMBER);
     if (parsed.ok) return parsed.value;
+    this.faults.push({ field, message: parsed.message });
+    return null;
+  }
+
+  /** A figure in the units of the kitchen; what was not touched stays to the last digit. */
+  shown(field: string, typed: string, rules: AmountRules, was: number | null): number | null {
+    if (typed.trim() === '') return null;
+    if (typed === shownText(was, rules)) return was;
+    const shown = shownField(rules, plain);
+    const parsed = parseAmount(typed, shown.rules);
+    if (parsed.ok) return shown.toKept(parsed.value);
     this.faults.push({ field, message: parsed.message });
     return null;
   }
@@ -131,10 +154,14 @@ export function readLabel(values: IngredientValues): { label: PackLabel; faults:
   return { label, faults };
 }
 
-/** Reads the form: an ingredient, or what is wrong at which field. */
+/**
+ * Reads the form: an ingredient, or what is wrong at which field.
+ *
+ * @param before the form was filled with it
+ */
 export function readValues(
   values: IngredientValues,
-  identity: Pick<Ingredient, 'id' | 'origin'>,
+  before: Pick<Ingredient, 'id' | 'origin' | 'pricePerKg' | 'stockG'>,
 ): { ingredient: Ingredient | undefined; faults: readonly FieldFault[] } {
   const reader = new Reader();
   const components = Object.fromEntries(
@@ -144,7 +171,8 @@ export function readValues(
     }),
   );
   const parsed = ingredientSchema.safeParse({
-    ...identity,
+    id: before.id,
+    origin: before.origin,
     name: values.name,
     group: values.group,
     components,
@@ -157,8 +185,8 @@ export function readValues(
     allergens: values.declares.isRead || values.declares.contains.length > 0 ? [...values.declares.contains] : null,
     mayContain: [...values.declares.mayContain],
     vegan: values.vegan,
-    priceEurPerKg: reader.number('priceEurPerKg', values.priceEurPerKg),
-    stockG: reader.number('stockG', values.stockG),
+    pricePerKg: reader.shown('pricePerKg', values.pricePerKg, PRICE, before.pricePerKg),
+    stockG: reader.shown('stockG', values.stockG, STOCK, before.stockG),
     keeps: values.keeps,
     caution: values.caution,
     note: values.note,

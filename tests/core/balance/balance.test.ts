@@ -398,9 +398,9 @@ describe('a balance with more than flow', () => {
     expectKept(formula, result);
     expect(result.status).toBe('lands');
     const dear = formulaOf(rows, [
-      gate('pour', 'costEurPerKg', undefined, 0.9 * (predictFormula(formula)?.costEurPerKg ?? 0)),
+      gate('pour', 'costPerKg', undefined, 0.9 * (predictFormula(formula)?.costPerKg ?? 0)),
     ]);
-    expect(predictFormula(formula)?.costEurPerKg).toBeGreaterThan(3);
+    expect(predictFormula(formula)?.costPerKg).toBeGreaterThan(3);
     expect(balance(dear).status).toBe('lands');
   });
 

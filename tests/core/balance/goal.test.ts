@@ -46,7 +46,7 @@ describe('a balance with a goal', () => {
 
   it('gets what it is after', () => {
     const close = of('close');
-    expect(of('cheapest').prediction.costEurPerKg).toBeLessThan(0.97 * close.prediction.costEurPerKg);
+    expect(of('cheapest').prediction.costPerKg).toBeLessThan(0.97 * close.prediction.costPerKg);
     const sugar = (goal: (typeof BALANCE_GOALS)[number]) => sugarPercent(of(goal).prediction.batch.mixture);
     expect(sugar('leastSugar')).toBeLessThan(0.9 * sugar('close'));
     const shine = (goal: (typeof BALANCE_GOALS)[number]) => of(goal).prediction.moments[1]?.state.shine ?? 0;

@@ -228,13 +228,13 @@ describe('moments of a brief', () => {
         .map(({ gate: each }) => each);
     expect(quantities({})).toEqual([]);
     expect(
-      quantities({ wishes: { shine: 'high', cocoaPercent: 25, keepDays: 14, portionEur: 0.3, taste: 'bitter' } }),
+      quantities({ wishes: { shine: 'high', cocoaPercent: 25, keepDays: 14, portionCost: 0.3, taste: 'bitter' } }),
     ).toEqual([
       { moment: 'nap', quantity: 'shine', low: 60 },
       { moment: 'nap', quantity: 'tasteBalance', low: undefined, high: 0.38 },
       { moment: 'nap', quantity: 'cocoaPercent', low: 25 },
       { moment: 'nap', quantity: 'waterActivity', high: 0.9 },
-      { moment: 'nap', quantity: 'costEurPerKg', high: 12 },
+      { moment: 'nap', quantity: 'costPerKg', high: 12 },
     ]);
   });
 

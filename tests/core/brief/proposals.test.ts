@@ -148,7 +148,7 @@ describe('proposals', () => {
       expect(start.size.evaporationG).toBe(start.evaporationG);
       const asked = briefSize(brief, start.densityKgM3).finishedG;
       expect(start.size.finishedG / asked, start.name).toBeCloseTo(1, 1);
-      expect((prediction?.costEurPerKg ?? 0) * (prediction?.massG ?? 0)).toBeCloseTo(costOfLines(formula.lines), 6);
+      expect((prediction?.costPerKg ?? 0) * (prediction?.massG ?? 0)).toBeCloseTo(costOfLines(formula.lines), 6);
     }
   });
 

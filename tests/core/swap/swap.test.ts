@@ -15,7 +15,7 @@ const get = (id: string) => {
 const substitute = (id: string): Substitute => ({
   ingredient: id,
   perGram: compositionVector(get(id).components),
-  priceEurPerKg: get(id).priceEurPerKg ?? undefined,
+  pricePerKg: get(id).pricePerKg ?? undefined,
 });
 
 const GLOSS = [

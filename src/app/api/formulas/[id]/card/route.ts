@@ -1,3 +1,4 @@
+import { kitchenSettings } from '@/app/kitchen-settings';
 import { CUP_SYSTEMS, type CupSystem } from '@/core/matter/measures';
 import { benchCard } from '@/features/card/bench-card';
 import { cardPdf } from '@/features/card/card-pdf';
@@ -9,6 +10,7 @@ import { listIngredients } from '@/server/repositories/larder';
 /** The bench card of a formula as a PDF; `?cups=us` measures in other cups than metric ones. */
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   return answering(async () => {
+    await kitchenSettings();
     const { db } = await sharedDatabase();
     const formula = await findFormula(db, (await params).id);
     if (!formula) throw new RequestError(404, 'This formula was deleted, or never was here.');

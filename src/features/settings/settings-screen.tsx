@@ -1,0 +1,168 @@
+'use client';
+
+import { type ReactNode, useState } from 'react';
+import { CURRENCIES, type KitchenSettings, NUMBER_LOCALES, type SettingsChange } from '@/formats/settings';
+import { celsius, centimetres, money, priceByWeight, weight } from '@/ui/format';
+import { NumberField } from '@/ui/number-field';
+import { numeral } from '@/ui/settings/numerals';
+import { useSettings } from '@/ui/settings/settings-provider';
+import { TopBar } from '@/ui/top-bar';
+import { KITCHEN_RULES, useKitchenTemperature } from '@/ui/use-kitchen-temperature';
+import { CUP_WORDS, useCupSystem, useMeasures } from '@/ui/use-measure-system';
+import { useTheme } from '@/ui/use-theme';
+import { SettingChoice } from './setting-choice';
+
+const languages = new Intl.DisplayNames('en-GB', { type: 'language' });
+const currencies = new Intl.DisplayNames('en-GB', { type: 'currency' });
+
+const LOCALES = NUMBER_LOCALES.map((locale) => [locale, languages.of(locale) ?? locale] as const);
+const MONIES = CURRENCIES.map((code) => [code, `${code}, ${currencies.of(code) ?? code}`] as const);
+
+/** All settings in one place: those of the kitchen, which hold on every tablet, and those of this tablet. */
+export function SettingsScreen() {
+  const { settings, change } = useSettings();
+  const [failure, setFailure] = useState<string | undefined>();
+  const set = (wanted: SettingsChange) => {
+    setFailure(undefined);
+    change(wanted).catch((error: Error) => setFailure(error.message));
+  };
+  return (
+    <>
+      <TopBar />
+      <main className="mx-auto max-w-[860px] px-5 pt-6 pb-20">
+        <h1 className="mb-4 text-[2rem]">Settings</h1>
+        {failure && (
+          <p role="alert" className="mb-4 rounded-lg bg-off-wash px-3 py-2 text-off">
+            {failure}
+          </p>
+        )}
+        <Part
+          title="This kitchen"
+          text="How figures are written on every tablet. A unit typed behind a number is understood whatever is chosen here: 95 °F, 2 oz, ½ in."
+        >
+          <KitchenChoices settings={settings} onChange={set} />
+        </Part>
+        <Part title="This tablet" text="What only this tablet does.">
+          <TabletChoices />
+        </Part>
+      </main>
+    </>
+  );
+}
+
+function Part({ title, text, children }: { title: string; text: string; children: ReactNode }) {
+  return (
+    <section className="mb-10" aria-label={title}>
+      <h2 className="text-[1.3rem]">{title}</h2>
+      <p className="mb-3 text-mute">{text}</p>
+      <div className="divide-y divide-rule border-rule border-y">{children}</div>
+    </section>
+  );
+}
+
+function KitchenChoices({
+  settings,
+  onChange,
+}: {
+  settings: KitchenSettings;
+  onChange: (change: SettingsChange) => void;
+}) {
+  return (
+    <>
+      <SettingChoice
+        label="Temperatures"
+        example={`a pour at ${celsius(34)}`}
+        value={settings.temperature}
+        options={[
+          ['C', '°C'],
+          ['F', '°F'],
+        ]}
+        onChoose={(temperature) => onChange({ temperature })}
+      />
+      <SettingChoice
+        label="Weights"
+        example={`a batch of ${weight(850)}`}
+        value={settings.weight}
+        options={[
+          ['g', 'grams'],
+          ['oz', 'ounces'],
+        ]}
+        onChoose={(unit) => onChange({ weight: unit })}
+      />
+      <SettingChoice
+        label="Lengths"
+        example={`a pan ${centimetres(24)} wide`}
+        value={settings.length}
+        options={[
+          ['cm', 'mm and cm'],
+          ['in', 'inches'],
+        ]}
+        onChoose={(length) => onChange({ length })}
+      />
+      <SettingChoice
+        label="Numbers and money as in"
+        example={numeral(1250.5, 1)}
+        value={settings.numbers}
+        options={LOCALES}
+        onChoose={(numbers) => onChange({ numbers })}
+      />
+      <SettingChoice
+        label="Currency"
+        example={`${priceByWeight(9.5)}, ${money(0.35)} a portion. Prices are not converted`}
+        value={settings.currency}
+        options={MONIES}
+        onChoose={(currency) => onChange({ currency })}
+      />
+    </>
+  );
+}
+
+function TabletChoices() {
+  const measures = useMeasures();
+  const [cups, setCups] = useCupSystem();
+  const [kitchenC, setKitchenC] = useKitchenTemperature();
+  const [theme, chooseTheme] = useTheme();
+  return (
+    <>
+      <SettingChoice
+        label="Beside the weight"
+        example="what stands beside it in the pan"
+        value={measures.system}
+        options={[
+          ['grams', 'nothing'],
+          ['ounces', 'the other weight'],
+          ['cups', 'cups, spoons and pieces'],
+        ]}
+        onChoose={(system) => measures.choose(system === 'cups' ? `cups ${cups}` : system)}
+      />
+      <SettingChoice
+        label="Cups and spoons"
+        example="wherever one is written, typed or pasted"
+        value={cups}
+        options={Object.entries(CUP_WORDS) as (readonly [typeof cups, string])[]}
+        onChoose={setCups}
+      />
+      <div className="grid items-center gap-x-6 py-2 sm:grid-cols-[14rem_16rem_1fr]">
+        <span className="font-medium">The kitchen is</span>
+        <NumberField
+          label="Kitchen temperature"
+          value={kitchenC}
+          rules={KITCHEN_RULES}
+          write={String}
+          onValue={(value) => value !== undefined && setKitchenC(value)}
+        />
+        <span className="text-mute">marked on the curve; a new brief begins with it</span>
+      </div>
+      <SettingChoice
+        label="Light"
+        example=""
+        value={theme}
+        options={[
+          ['day', 'day'],
+          ['night', 'night'],
+        ]}
+        onChoose={chooseTheme}
+      />
+    </>
+  );
+}

@@ -1,0 +1,64 @@
+import { z } from 'zod';
+
+/** Ways of writing numbers and money that can be chosen; each is a locale. */
+export const NUMBER_LOCALES = [
+  'en-GB',
+  'en-US',
+  'de-DE',
+  'de-CH',
+  'fr-FR',
+  'es-ES',
+  'es-MX',
+  'it-IT',
+  'tr-TR',
+  'hi-IN',
+] as const;
+
+export type NumberLocale = (typeof NUMBER_LOCALES)[number];
+
+/** Every currency money can be written in. */
+export const CURRENCIES: readonly string[] = Intl.supportedValuesOf('currency');
+
+/** How a kitchen writes what it measures: the same on all its tablets. What is kept is always g, °C, mm and plain numbers. */
+export const settingsSchema = z.object({
+  temperature: z.enum(['C', 'F'], { error: 'must be C or F' }).default('C'),
+  weight: z.enum(['g', 'oz'], { error: 'must be g or oz' }).default('g'),
+  length: z.enum(['cm', 'in'], { error: 'must be cm or in' }).default('cm'),
+  numbers: z.enum(NUMBER_LOCALES, { error: `must be one of ${NUMBER_LOCALES.join(', ')}` }).default('en-GB'),
+  /** prices are written in it; they are not converted */
+  currency: z
+    .string()
+    .refine((code) => CURRENCIES.includes(code), { error: 'must be a currency, like EUR' })
+    .default('EUR'),
+});
+
+export type KitchenSettings = z.output<typeof settingsSchema>;
+
+export const USUAL_SETTINGS: KitchenSettings = settingsSchema.parse({});
+
+/** Some settings, to be changed. */
+export const settingsChangeSchema = z
+  .strictObject({
+    temperature: settingsSchema.shape.temperature.unwrap(),
+    weight: settingsSchema.shape.weight.unwrap(),
+    length: settingsSchema.shape.length.unwrap(),
+    numbers: settingsSchema.shape.numbers.unwrap(),
+    currency: settingsSchema.shape.currency.unwrap(),
+  })
+  .partial();
+
+export type SettingsChange = z.output<typeof settingsChangeSchema>;
+
+/**
+ * The way of writing numbers nearest to what a browser asks for.
+ *
+ * @param languages as in the header `Accept-Language`
+ */
+export function localeOf(languages: string): NumberLocale | undefined {
+  for (const asked of languages.split(',').map((each) => each.split(';')[0]?.trim() ?? '')) {
+    const exact = NUMBER_LOCALES.find((locale) => locale.toLowerCase() === asked.toLowerCase());
+    const near = NUMBER_LOCALES.find((locale) => locale.slice(0, 2) === asked.slice(0, 2).toLowerCase());
+    if (exact ?? near) return exact ?? near;
+  }
+  return undefined;
+}
