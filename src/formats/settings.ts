@@ -16,8 +16,58 @@ export const NUMBER_LOCALES = [
 
 export type NumberLocale = (typeof NUMBER_LOCALES)[number];
 
-/** Every currency money can be written in. */
-export const CURRENCIES: readonly string[] = Intl.supportedValuesOf('currency');
+/** Currencies money can be written in: a list of our own, since those that Intl knows differ from one browser to the next. */
+export const CURRENCIES = [
+  'EUR',
+  'USD',
+  'GBP',
+  'CHF',
+  'CAD',
+  'AUD',
+  'NZD',
+  'SEK',
+  'NOK',
+  'DKK',
+  'ISK',
+  'PLN',
+  'CZK',
+  'HUF',
+  'RON',
+  'UAH',
+  'TRY',
+  'ILS',
+  'AED',
+  'SAR',
+  'EGP',
+  'MAD',
+  'TND',
+  'ZAR',
+  'NGN',
+  'KES',
+  'GHS',
+  'XOF',
+  'INR',
+  'PKR',
+  'BDT',
+  'LKR',
+  'CNY',
+  'HKD',
+  'TWD',
+  'JPY',
+  'KRW',
+  'SGD',
+  'MYR',
+  'THB',
+  'IDR',
+  'PHP',
+  'VND',
+  'MXN',
+  'BRL',
+  'ARS',
+  'CLP',
+  'COP',
+  'PEN',
+] as const;
 
 /** How a kitchen writes what it measures: the same on all its tablets. What is kept is always g, °C, mm and plain numbers. */
 export const settingsSchema = z.object({
@@ -26,10 +76,7 @@ export const settingsSchema = z.object({
   length: z.enum(['cm', 'in'], { error: 'must be cm or in' }).default('cm'),
   numbers: z.enum(NUMBER_LOCALES, { error: `must be one of ${NUMBER_LOCALES.join(', ')}` }).default('en-GB'),
   /** prices are written in it; they are not converted */
-  currency: z
-    .string()
-    .refine((code) => CURRENCIES.includes(code), { error: 'must be a currency, like EUR' })
-    .default('EUR'),
+  currency: z.enum(CURRENCIES, { error: 'must be a currency, like EUR' }).default('EUR'),
 });
 
 export type KitchenSettings = z.output<typeof settingsSchema>;

@@ -3,7 +3,7 @@ import { CURVE_FROM_C, CURVE_TO_C, type ResistanceCurve } from '@/core/predict/c
 import { LEFT, type Plot, TOP, xOf, yOf } from './chart-geometry';
 import { celsius, degrees, significant } from './format';
 import { LANDMARKS, nearestLandmark } from './landmarks';
-import { fixed } from './settings/numerals';
+import { fixed, numeral } from './settings/numerals';
 import { roundDegrees } from './settings/round-degrees';
 
 /** A gate on the curve: a band of resistance at one temperature. */
@@ -44,7 +44,7 @@ function resistanceAt(curve: ResistanceCurve, temperatureC: number): number {
 }
 
 /** A resistance on the axis: `0.03 Pa`, `10 kPa`. */
-const pascals = (pa: number) => (pa >= 1000 ? `${pa / 1000}\u202fkPa` : `${pa}\u202fPa`);
+const pascals = (pa: number) => (pa >= 1000 ? `${numeral(pa / 1000, 2)}\u202fkPa` : `${numeral(pa, 2)}\u202fPa`);
 
 /** Landmarks on the left, temperatures below. */
 export const Scales = memo(function Scales({ plot, kitchenC }: { plot: Plot; kitchenC: number | undefined }) {

@@ -1,4 +1,6 @@
+import type { Gate } from '@/core/balance/gates';
 import type { GateQuantity } from '@/core/balance/quantities';
+import { SLOW_STIR } from '@/core/flow/casson';
 import { yieldForCoat } from '@/core/flow/film';
 import { HAND_LIMIT_PA, standingHeight } from '@/core/flow/piping';
 import type { MomentReading } from '@/core/predict/formula';
@@ -43,4 +45,44 @@ export function flowWords(
   return moment.temperatureC >= POUR_ABOVE_C
     ? clingWords(flow.yieldStressPa, densityKgM3)
     : setWords(flow.yieldStressPa, flow.resistancePa, densityKgM3);
+}
+
+/** What a gate asks of the flow, the cling or the set, by the name for it at its temperature. */
+export function flowName(quantity: GateQuantity, temperatureC: number): string | undefined {
+  if (quantity === 'apparentViscosityPaS') return 'flow';
+  if (quantity !== 'yieldStressPa') return undefined;
+  return temperatureC >= POUR_ABOVE_C ? 'cling' : 'set';
+}
+
+/** `a to b`, `at least a`, `at most b`; one word where both are the same. */
+function between(low: string | undefined, high: string | undefined): string {
+  if (low !== undefined && high !== undefined) return low === high ? low : `${low} to ${high}`;
+  return low === undefined ? `at most ${high}` : `at least ${low}`;
+}
+
+/**
+ * A gate on flow, cling or set in words: `like pouring cream to runny honey`; nothing for the other quantities.
+ *
+ * @param temperatureC of its moment
+ * @param densityKgM3 of what is poured
+ */
+export function flowGateWords(
+  { quantity, low, high }: Pick<Gate, 'quantity' | 'low' | 'high'>,
+  temperatureC: number,
+  densityKgM3: number,
+): string | undefined {
+  const edges = (word: (value: number) => string) =>
+    between(low === undefined ? undefined : word(low), high === undefined ? undefined : word(high));
+  switch (flowName(quantity, temperatureC)) {
+    case 'flow':
+      return `like ${edges((paS) => nearestLandmark(SLOW_STIR * paS))}`;
+    case 'cling': {
+      const film = (pa: number) => Math.min(pa / yieldForCoat(1, densityKgM3), MOST_FILM_MM);
+      return `holds ${edges((pa) => millimetres(film(pa), 2))} on a side`;
+    }
+    case 'set':
+      return edges(behaviour);
+    default:
+      return undefined;
+  }
 }

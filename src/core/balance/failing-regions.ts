@@ -7,9 +7,9 @@ export interface FailingRegion {
   readonly edge: 'low' | 'high';
   /** of the field, 0-1 */
   readonly share: number;
-  /** the landing region begins where this one ends */
-  readonly bordersLanding: boolean;
   readonly cells: readonly Cell[];
+  /** those of its cells beside which the landing region begins; none where it lies apart */
+  readonly border: readonly Cell[];
 }
 
 /** A place of the grid. */
@@ -51,8 +51,8 @@ export function failingRegions(map: FieldMap): FailingRegion[] {
       gate,
       edge,
       share: cells.length / inside.length,
-      bordersLanding: cells.some(isBeside),
       cells,
+      border: cells.filter(isBeside),
     }))
     .sort((a, b) => b.share - a.share);
 }

@@ -3,8 +3,9 @@ import type { FieldMap } from '@/core/balance/field-map';
 import type { Gate } from '@/core/balance/gates';
 import type { Moment } from '@/core/predict/moments';
 import { momentTitle, wordsForUse } from '@/ui/cook-words';
+import { flowName } from '@/ui/flow-words';
 import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';
-import { placeLabels } from './map-labels';
+import { type Box, placeLabels } from './map-labels';
 
 /** A region smaller than this share of the field is too small to write into. */
 const LEAST_SHARE = 0.03;
@@ -32,17 +33,17 @@ function beyond(gate: Gate, edge: FailingRegion['edge'], moment: Moment | undefi
 }
 
 /**
- * What happens in the parts of the field where something fails, those around the landing region first; each label where there is room for it, none over
- * another.
+ * What happens in the parts of the field where something fails, those around the landing region first, and what the edges of that region are called;
+ * each label where there is room for it, none over another.
  */
-export function mapRegions(
+export function mapWords(
   map: FieldMap,
   { gates, moments }: { readonly gates: readonly Gate[]; readonly moments: readonly Moment[] },
   use: string | undefined,
-): MapRegion[] {
-  const labels = failingRegions(map)
+): { readonly regions: readonly MapRegion[]; readonly edges: readonly MapRegion[] } {
+  const found = failingRegions(map).sort((a, b) => Number(b.border.length > 0) - Number(a.border.length > 0));
+  const regions = found
     .filter(({ share }) => share >= LEAST_SHARE)
-    .sort((a, b) => Number(b.bordersLanding) - Number(a.bordersLanding))
     .flatMap((region) => {
       const gate = gates[region.gate];
       if (!gate) return [];
@@ -55,7 +56,42 @@ export function mapRegions(
       const where = momentTitle(gate.moment).replace(/^./, (first) => first.toLowerCase());
       return [{ key: `${region.gate}${region.edge}`, words, where, cells: region.cells }];
     });
-  return placeLabels(map, labels);
+  const edges = found.flatMap(({ gate: at, edge, border }) => {
+    const gate = gates[at];
+    if (!gate || border.length === 0) return [];
+    return [{ key: `${at}${edge}`, words: edgeName(gate, edge, moments), where: '', cells: border }];
+  });
+  const placed: Box[] = [];
+  return { regions: placeLabels(map, regions, placed), edges: placeLabels(map, edges, placed) };
+}
+
+/** An edge by what it limits and at which figure: `flow ≤ 4.0 Pa·s`. */
+function edgeName(gate: Gate, edge: FailingRegion['edge'], moments: readonly Moment[]): string {
+  const moment = moments.find(({ name }) => name === gate.moment);
+  const { short, show } = QUANTITY_WORDS[gate.quantity];
+  const { number, unit } = show(gate[edge] ?? 0);
+  const name = (moment && flowName(gate.quantity, moment.temperatureC)) ?? short;
+  return `${name} ${edge === 'low' ? '≥' : '≤'} ${number}${unit && `\u202f${unit}`}`;
+}
+
+/** The names of the edges, on the line they name. */
+export function EdgeMarks({ edges }: { edges: readonly MapRegion[] }) {
+  return edges.map(({ key, words, x, y }) => (
+    <text
+      key={key}
+      x={x}
+      y={y}
+      textAnchor="middle"
+      className="read text-[12.5px] font-semibold"
+      fill="var(--color-enamel)"
+      stroke="var(--color-field)"
+      strokeWidth={5}
+      paintOrder="stroke"
+      data-testid="map-edge"
+    >
+      {words}
+    </text>
+  ));
 }
 
 /** The labels of the regions. */

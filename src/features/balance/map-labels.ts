@@ -12,7 +12,7 @@ const GAP = 4;
 const ACROSS = 5;
 const DOWN = 3;
 
-interface Box {
+export interface Box {
   readonly x: number;
   readonly y: number;
   readonly half: number;
@@ -32,12 +32,14 @@ const fits = ({ x, y, half }: Box) =>
 /**
  * Finds a place for each label: as much over its own cells as can be, near their middle, and over no label placed before it. A label there is no room
  * for is left out.
+ *
+ * @param placed boxes of labels that stand already; those of the labels placed are added
  */
 export function placeLabels<T extends { readonly words: string; readonly cells: readonly Cell[] }>(
   map: FieldMap,
   labels: readonly T[],
+  placed: Box[] = [],
 ): (Omit<T, 'cells'> & { readonly x: number; readonly y: number })[] {
-  const placed: Box[] = [];
   return labels.flatMap(({ cells, ...label }) => {
     const own = new Set(cells.map(({ column, row }) => row * map.columns + column));
     const isOwn = (x: number, y: number) => {

@@ -7,7 +7,7 @@ import type { Formula } from '@/core/predict/formula';
 import { Button } from '@/ui/button';
 import { grams, significant, weight } from '@/ui/format';
 import { axisChoices, axisKey, largestTwo } from './map-axes';
-import { mapRegions, RegionMarks } from './map-edges';
+import { EdgeMarks, mapWords, RegionMarks } from './map-edges';
 import { contourPath, HEIGHT, LEFT, PLOT, TOP, WIDTH } from './map-geometry';
 import { useFieldMap } from './use-field-map';
 
@@ -155,7 +155,7 @@ function Field({
     return {
       inside: contourPath(map, map.inside, 0),
       risky: contourPath(map, map.risk, LIKELY),
-      regions: mapRegions(map, { gates: formula.gates, moments: formula.moments }, use),
+      words: mapWords(map, { gates: formula.gates, moments: formula.moments }, use),
       share: map.inside.filter((value) => value >= 0).length / map.inside.length,
     };
   }, [map, formula.gates, formula.moments, use]);
@@ -205,7 +205,8 @@ function Field({
             />
           )}
           {drawn && <path d={drawn.risky} fill="url(#risk)" />}
-          {drawn && <RegionMarks regions={drawn.regions} />}
+          {drawn && <RegionMarks regions={drawn.words.regions} />}
+          {drawn && <EdgeMarks edges={drawn.words.edges} />}
         </g>
         <g className="read text-[12px]" fill="var(--color-mute)">
           {ticks(...reach[0], 6).map((value) => (

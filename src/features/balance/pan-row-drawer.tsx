@@ -6,6 +6,7 @@ import { gramsPlain } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import { GramEffects } from './gram-effects';
+import { stepNumber, stepped, stepText } from './gram-steps';
 import type { PanRowProps } from './pan-row';
 import { STAGE_WORDS } from './stage-words';
 
@@ -20,7 +21,7 @@ export function PanRowDrawer(props: PanRowProps) {
     edit({
       type: 'grams',
       key: line.key,
-      grams: Math.min(Math.max(Math.round((line.grams + step) * 10) / 10, 0), GRAMS.most),
+      grams: stepped(line.grams, step),
     });
   return (
     <fieldset className="space-y-3 pt-1 pr-1 pb-3 pl-[60px]" aria-label={`${name}: more`}>
@@ -31,10 +32,10 @@ export function PanRowDrawer(props: PanRowProps) {
             key={step}
             className="read flex-1 !px-0"
             onClick={() => nudge(step)}
-            aria-label={`${step > 0 ? 'Add' : 'Take'} ${Math.abs(step)} g`}
+            aria-label={`${step > 0 ? 'Add' : 'Take'} ${stepText(Math.abs(step))}`}
           >
             {step < 0 ? <Minus size={14} aria-hidden="true" /> : <Plus size={14} aria-hidden="true" />}
-            {Math.abs(step)}
+            {stepNumber(Math.abs(step))}
           </Button>
         ))}
       </div>

@@ -1,4 +1,3 @@
-import type { GateReading } from '@/core/balance/gates';
 import type { Obstacle } from '@/core/balance/obstacles';
 import { standingOf } from '@/core/balance/standing';
 import type { Prediction } from '@/core/predict/formula';
@@ -9,6 +8,7 @@ import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { fixed } from '@/ui/settings/numerals';
 import { STANDING_WORDS } from '@/ui/standing-words';
 import type { FormulaDraft } from './formula-draft';
+import { GateMoves } from './gate-moves';
 import type { BalanceOutcome } from './use-balance';
 
 const LOOSEN_WORDS: Record<Obstacle['enough'], string> = {
@@ -146,31 +146,7 @@ function Moves({ proposal, now, then, nameOf }: ProposalProps) {
           {weight(Math.abs(change))}.
         </p>
       )}
-      {then && (
-        <ul className="mt-1 border-rule border-t pt-1 text-[12.5px]">
-          {now.gates.map((gate, i) => {
-            const titleOf = ({ moment, quantity }: GateReading) => {
-              const at = now.moments.find((reading) => reading.moment.name === moment);
-              return at ? QUANTITY_WORDS[quantity].title(at.moment) : moment;
-            };
-            const after = then.gates[i];
-            if (!after) return null;
-            const show = (value: number) => {
-              const { number, unit } = QUANTITY_WORDS[gate.quantity].show(value);
-              return unit ? `${number}\u202f${unit}` : number;
-            };
-            const mark = (lands: boolean) => (lands ? '✓' : '✕');
-            return (
-              <li key={`${gate.moment}${gate.quantity}`} className="flex justify-between gap-2">
-                <span className="truncate text-mute">{titleOf(gate)}</span>
-                <span className={`shrink-0 ${after.lands ? '' : 'text-off'}`}>
-                  {show(gate.value)} {mark(gate.lands)} → {show(after.value)} {mark(after.lands)}
-                </span>
-              </li>
-            );
-          })}
-        </ul>
-      )}
+      {then && <GateMoves now={now} then={then} />}
     </>
   );
 }

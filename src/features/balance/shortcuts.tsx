@@ -2,11 +2,12 @@
 
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import { Button, Key } from '@/ui/button';
+import { stepText } from './gram-steps';
 
-const SHORTCUTS: readonly (readonly [keys: readonly string[], does: string])[] = [
-  [['↑', '↓'], 'choose a row; in a grams field: 1 g more or less, 10 g with Shift'],
-  [['+', '−'], '1 g more or less of the chosen row, 10 g with Shift'],
-  [['Enter'], 'type its grams, and leave them; accept what a balance proposes'],
+const shortcuts = (): readonly (readonly [keys: readonly string[], does: string])[] => [
+  [['↑', '↓'], `choose a row; in its weight: ${stepText(1)} more or less, ${stepText(10)} with Shift`],
+  [['+', '−'], `${stepText(1)} more or less of the chosen row, ${stepText(10)} with Shift`],
+  [['Enter'], 'type its weight, and leave it; accept what a balance proposes'],
   [['L'], 'lock or unlock it'],
   [['Del'], 'take it out'],
   [['B'], 'balance'],
@@ -31,7 +32,7 @@ export function Shortcuts({ open, onClose }: { open: boolean; onClose: () => voi
         <DialogPanel className="w-full max-w-md rounded-xl bg-sheet p-6 shadow-2xl">
           <DialogTitle className="mb-3 text-[1.25rem]">Keys</DialogTitle>
           <dl className="grid grid-cols-[auto_1fr] items-baseline gap-x-4 gap-y-2">
-            {SHORTCUTS.map(([keys, does]) => (
+            {shortcuts().map(([keys, does]) => (
               <div key={does} className="contents">
                 <dt className="flex gap-1">
                   {keys.map((key) => (

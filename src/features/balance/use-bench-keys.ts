@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
-import { GRAMS } from '@/ui/parse-amount';
+import { stepped } from './gram-steps';
 import type { MaterialView } from './material-card';
 import type { Balancing } from './use-balancing';
 import type { OpenFormula } from './use-formula';
@@ -46,8 +46,7 @@ export function useBenchKeys(
   };
   const nudge = (by: number) => {
     if (!line) return;
-    const grams = Math.min(Math.max(Math.round((line.grams + by) * 10) / 10, 0), GRAMS.most);
-    edit({ type: 'grams', key: line.key, grams });
+    edit({ type: 'grams', key: line.key, grams: stepped(line.grams, by) });
   };
 
   useHotkeys('down', () => step(1), { ...enabled, preventDefault: true });

@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
-import type { Prediction } from '@/core/predict/formula';
+import type { MomentReading, Prediction } from '@/core/predict/formula';
 import { atThePour, onceSet } from '@/core/predict/moment-role';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';
 import { allergenWords } from '@/kitchen/allergen-sentences';
@@ -10,6 +10,7 @@ import type { Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';
+import { flowWords } from '@/ui/flow-words';
 import { priceByWeight, significant } from '@/ui/format';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { fixed } from '@/ui/settings/numerals';
@@ -135,8 +136,8 @@ function VariantTable({
           <tr className="border-rule border-b text-right text-mute">
             <th className="py-1 text-left font-medium">variant</th>
             <th className="text-left font-medium">gates</th>
-            <th className="font-medium">flow at the pour, Pa·s</th>
-            <th className="font-medium">set, Pa</th>
+            <th className="font-medium">flow at the pour</th>
+            <th className="font-medium">set</th>
             <th className="font-medium">shine</th>
             <th className="font-medium">aw</th>
             <th className="font-medium">sweet</th>
@@ -152,6 +153,28 @@ function VariantTable({
         </tbody>
       </table>
     </div>
+  );
+}
+
+/** A flow or a set in words, its figure small below. */
+function FlowCell({
+  quantity,
+  reading,
+  densityKgM3,
+}: {
+  quantity: 'apparentViscosityPaS' | 'yieldStressPa';
+  reading: MomentReading | undefined;
+  densityKgM3: number | undefined;
+}) {
+  if (!reading || densityKgM3 === undefined) return <td>–</td>;
+  const { number, unit } = QUANTITY_WORDS[quantity].show(reading.state.flow[quantity]);
+  return (
+    <td className="pl-3 leading-tight">
+      {flowWords(quantity, reading, densityKgM3)}
+      <span className="read block text-[0.8rem] text-mute">
+        {number} {unit}
+      </span>
+    </td>
   );
 }
 
@@ -180,8 +203,8 @@ function VariantRow({ id, name, file, larder }: { id: string; name: string; file
             ? `all ${prediction.gates.length} ✓`
             : `✕ ${missed.map(({ quantity }) => QUANTITY_WORDS[quantity].short).join(', ')}`}
       </td>
-      <td className="read">{pour ? significant(pour.state.flow.apparentViscosityPaS, 2) : '–'}</td>
-      <td className="read">{set ? significant(set.state.flow.yieldStressPa, 2) : '–'}</td>
+      <FlowCell quantity="apparentViscosityPaS" reading={pour} densityKgM3={prediction?.densityKgM3} />
+      <FlowCell quantity="yieldStressPa" reading={set} densityKgM3={prediction?.densityKgM3} />
       <td className="read">{pour ? fixed(pour.state.shine, 0) : '–'}</td>
       <td className="read">{prediction ? fixed(prediction.asKept.waterActivity, 2) : '–'}</td>
       <td className="read">{prediction ? fixed(prediction.taste.sweetness, 0) : '–'}</td>

@@ -7,6 +7,8 @@ import { centimetres, gramsPlain, weight } from '@/ui/format';
 import { JOB_WORDS } from '@/ui/job-words';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
+import { numeral } from '@/ui/settings/numerals';
+import { shownUnit, unitName } from '@/ui/settings/shown-units';
 import { makesWords } from './brief-words';
 import { UseDrawing } from './use-drawings';
 
@@ -55,10 +57,26 @@ function FromGrams({
   );
 }
 
-/** Whole grams above ten, rounded to what the doubt leaves. */
+/** Above which doubt an amount is rounded to what, in what is shown. */
+const GRAM_STEPS = [
+  [400, 50],
+  [40, 10],
+  [8, 5],
+  [0, 1],
+] as const;
+const OUNCE_STEPS = [
+  [14, 2],
+  [1.4, 0.5],
+  [0, 0.1],
+] as const;
+
+/** An amount rounded to what the doubt leaves. */
 function honest(g: number, doubtG: number): string {
-  const step = doubtG > 400 ? 50 : doubtG > 40 ? 10 : doubtG > 8 ? 5 : 1;
-  return weight(Math.round(g / step) * step);
+  const unit = shownUnit('g');
+  const [shown, doubt] = unit ? [unit.toShown(g), unit.toShown(doubtG)] : [g, doubtG];
+  const steps = unit ? OUNCE_STEPS : GRAM_STEPS;
+  const step = steps.find(([above]) => doubt > above)?.[1] ?? 1;
+  return `${numeral(Math.round(shown / step) * step, 1)}\u00a0${unitName('g')}`;
 }
 
 /** How much to make, from what it comes, and in what pans. */

@@ -6,9 +6,11 @@ import type { Brief } from '@/core/brief/brief';
 import type { BriefGate, BriefTargets } from '@/core/brief/brief-gates';
 import type { Job, Overruled } from '@/core/brief/job';
 import type { JobGate } from '@/core/brief/job-gates';
+import { BRIEF_DENSITY } from '@/core/brief/job-gates';
 import type { Moment } from '@/core/predict/moments';
 import { Button } from '@/ui/button';
 import { momentTitle } from '@/ui/cook-words';
+import { flowGateWords, flowName } from '@/ui/flow-words';
 import { celsius, hours } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
@@ -76,6 +78,7 @@ export function GateCards({
                   <PlainGate
                     key={`${byHand ? 'hand' : 'wish'} ${gate.quantity} ${gate.low} ${gate.high}`}
                     each={each}
+                    temperatureC={moment.temperatureC}
                     onLetGo={byHand && (() => onLetGo(byHand))}
                   />
                 );
@@ -84,6 +87,7 @@ export function GateCards({
                 <JobGateOf
                   key={`${index} ${from.key}`}
                   each={each}
+                  temperatureC={moment.temperatureC}
                   from={from}
                   job={job}
                   onOverrule={(edges) => onOverrule(index, from.key, edges)}
@@ -111,20 +115,37 @@ export function GateCards({
 
 const isByHand = ({ byHand }: Brief, moment: Moment) => byHand?.moments.some((own) => own.moment === moment) ?? false;
 
-function Band({ each }: { each: BriefGate }) {
+/** What a gate asks: in words where it is a flow, a cling or a set, with the figure small below. */
+function Band({ each, temperatureC }: { each: BriefGate; temperatureC: number }) {
+  const { quantity } = each.gate;
+  const words = flowGateWords(each.gate, temperatureC, BRIEF_DENSITY);
+  const name = flowName(quantity, temperatureC) ?? QUANTITY_WORDS[quantity].short;
   return (
-    <p className="flex items-baseline justify-between gap-2">
-      <span className="read text-[0.95rem] text-enamel">{bandWords(each)}</span>
-      <span className="text-[12.5px] text-mute">{QUANTITY_WORDS[each.gate.quantity].short}</span>
-    </p>
+    <>
+      <p className="flex items-baseline justify-between gap-2">
+        <span className={words ? 'font-semibold text-enamel' : 'read text-[0.95rem] text-enamel'}>
+          {words ?? bandWords(each)}
+        </span>
+        <span className="shrink-0 text-[12.5px] text-mute">{name}</span>
+      </p>
+      {words && <p className="read text-[0.82rem] text-mute">{bandWords(each)}</p>}
+    </>
   );
 }
 
 /** A gate of a wish, or one that was set on the bench. */
-function PlainGate({ each, onLetGo }: { each: BriefGate; onLetGo: (() => void) | undefined }) {
+function PlainGate({
+  each,
+  temperatureC,
+  onLetGo,
+}: {
+  each: BriefGate;
+  temperatureC: number;
+  onLetGo: (() => void) | undefined;
+}) {
   return (
     <li>
-      <Band each={each} />
+      <Band each={each} temperatureC={temperatureC} />
       <p className="text-[13px] text-mute">
         {onLetGo ? 'Set on the bench. ' : 'From the wishes above.'}
         {onLetGo && (
@@ -140,11 +161,13 @@ function PlainGate({ each, onLetGo }: { each: BriefGate; onLetGo: (() => void) |
 /** A gate of a job with its reason; it opens to be set otherwise. */
 function JobGateOf({
   each,
+  temperatureC,
   from,
   job,
   onOverrule,
 }: {
   each: BriefGate;
+  temperatureC: number;
   from: JobGate;
   job: Job;
   onOverrule: (edges: Overruled | undefined) => void;
@@ -172,7 +195,7 @@ function JobGateOf({
   );
   return (
     <li>
-      <Band each={each} />
+      <Band each={each} temperatureC={temperatureC} />
       <p className="text-[13px] leading-snug text-mute">
         {isOwn ? 'Set by you. ' : ''}
         {reasonOf(from, job)}{' '}

@@ -13,8 +13,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { allergenLine } from '@/kitchen/allergen-sentences';
-import { grams, priceByWeight, significant } from '@/ui/format';
-import { BY_WEIGHT, unitName } from '@/ui/settings/shown-units';
+import { priceByWeight, significant, weight } from '@/ui/format';
 import type { LarderRow } from './larder-rows';
 
 const features = tableFeatures({
@@ -66,14 +65,14 @@ const columns = helper.columns([
   helper.accessor('water', { header: 'Water %', cell: (cell) => parts(cell.getValue()) }),
   helper.accessor('sugars', { header: 'Sugars %', cell: (cell) => parts(cell.getValue()) }),
   helper.accessor('price', {
-    header: () => unitName(BY_WEIGHT),
+    header: 'Price',
     sortUndefined: 'last',
     cell: (cell) => (cell.getValue() === undefined ? '' : priceByWeight(cell.getValue() ?? 0)),
   }),
   helper.accessor('stockG', {
-    header: () => `In hand, ${unitName('g')}`,
+    header: 'In hand',
     sortUndefined: 'last',
-    cell: (cell) => (cell.getValue() === undefined ? '' : grams(cell.getValue() ?? 0)),
+    cell: (cell) => (cell.getValue() === undefined ? '' : weight(cell.getValue() ?? 0)),
   }),
 ]);
 

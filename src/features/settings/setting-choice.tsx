@@ -35,7 +35,7 @@ export function SettingChoice<Value extends string>({
           </option>
         ))}
       </select>
-      <span className="read text-[0.9rem] text-mute">{example}</span>
+      <span className="text-mute">{example}</span>
     </div>
   );
 }

@@ -38,7 +38,9 @@ export function SettingsScreen() {
         )}
         <Part
           title="This kitchen"
-          text="How figures are written on every tablet. A unit typed behind a number is understood whatever is chosen here: 95 °F, 2 oz, ½ in."
+          text={
+            'How figures are written on every tablet. A unit typed behind a number is understood whatever is chosen here: 95\u00a0°F, 2\u00a0oz, ½\u00a0in.'
+          }
         >
           <KitchenChoices settings={settings} onChange={set} />
         </Part>

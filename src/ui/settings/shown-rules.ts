@@ -16,10 +16,11 @@ export interface ShownField {
 
 const clean = (value: number) => Number(value.toPrecision(12));
 
-/** A number in shown units with no more decimals than say something: three figures at least. */
+/** A number in shown units: one decimal more where it is below 1, and two figures however small it is. */
 function shownText(value: number, { decimals }: ShownUnit): string {
-  const small = value === 0 ? 0 : Math.max(decimals, 2 - Math.floor(Math.log10(Math.abs(value))));
-  return forTyping(String(Number(value.toFixed(Math.min(Math.abs(value) < 1 ? small : decimals, 6)))));
+  const size = Math.abs(value);
+  const small = size === 0 ? 0 : Math.max(decimals + 1, 1 - Math.floor(Math.log10(size)));
+  return forTyping(String(Number(value.toFixed(Math.min(size < 1 ? small : decimals, 6)))));
 }
 
 function shownMeasures(measures: FieldMeasures, { name, toShown }: ShownUnit): FieldMeasures {
