@@ -75,7 +75,7 @@ export function flowGateWords(
     between(low === undefined ? undefined : word(low), high === undefined ? undefined : word(high));
   switch (flowName(quantity, temperatureC)) {
     case 'flow':
-      return `like ${edges((paS) => nearestLandmark(SLOW_STIR * paS))}`;
+      return edges((paS) => nearestLandmark(SLOW_STIR * paS)).replace(/^(at least |at most |)/, '$1like ');
     case 'cling': {
       const film = (pa: number) => Math.min(pa / yieldForCoat(1, densityKgM3), MOST_FILM_MM);
       return `holds ${edges((pa) => millimetres(film(pa), 2))} on a side`;

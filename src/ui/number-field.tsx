@@ -51,7 +51,7 @@ const LOOKS = {
   },
   inline: {
     root: 'relative inline-block align-baseline',
-    box: 'inline-flex h-9 items-center rounded-t-md border-b-2 px-1 leading-none text-enamel hover:bg-enamel-wash',
+    box: 'inline-flex h-9 min-w-11 items-center justify-center rounded-t-md border-b-2 px-1 leading-none text-enamel hover:bg-enamel-wash',
     rest: 'border-enamel',
     // a finger's width high, whatever the line's height
     input: '-my-1 h-11 min-w-[1.6ch] field-sizing-content text-right text-[0.94em] placeholder:text-enamel',

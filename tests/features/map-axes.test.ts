@@ -3,8 +3,9 @@ import { failingRegions } from '@/core/balance/failing-regions';
 import { axisReach, mapField } from '@/core/balance/field-map';
 import { predictFormula } from '@/core/predict/formula';
 import { axisChoices, axisKey, largestTwo } from '@/features/balance/map-axes';
-import { mapRegions } from '@/features/balance/map-edges';
-import { LEFT, WIDTH } from '@/features/balance/map-geometry';
+import { mapWords } from '@/features/balance/map-edges';
+import { LEFT, placeOf, WIDTH } from '@/features/balance/map-geometry';
+import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { formulaOf } from '../support/kitchen';
 
 const formula = formulaOf(
@@ -65,11 +66,11 @@ describe('the edges on a map', () => {
         expect(map.inside[at]).toBeLessThan(0);
       }
     }
-    expect(regions.filter(({ bordersLanding }) => bordersLanding).length).toBeGreaterThan(1);
+    expect(regions.filter(({ border }) => border.length > 0).length).toBeGreaterThan(1);
   });
 
   it('say in words what happens beyond, within the field and not over one another', () => {
-    const drawn = mapRegions(map, formula, 'coat_eclair');
+    const drawn = mapWords(map, formula, 'coat_eclair').regions;
     expect(drawn.length).toBeGreaterThan(1);
     expect(drawn.map(({ words, where }) => `${words}, ${where}`)).toContain('too thin to coat, at the pour');
     drawn.forEach((label, i) => {
@@ -81,6 +82,22 @@ describe('the edges on a map', () => {
           `${label.words} / ${other.words}`,
         ).toBe(true);
     });
+  });
+
+  it('are named on the line itself, each that borders the landing region once, by what it limits', () => {
+    const { edges } = mapWords(map, formula, 'coat_eclair');
+    const bordering = regions.filter(({ border }) => border.length > 0);
+    expect(edges.length).toBeGreaterThan(1);
+    for (const { key, words, x, y } of edges) {
+      const region = bordering.find(({ gate, edge }) => `${gate}${edge}` === key);
+      const gate = formula.gates[region?.gate ?? -1];
+      const limit = gate?.[region?.edge ?? 'low'] ?? 0;
+      expect(words).toContain(
+        `${region?.edge === 'low' ? '≥' : '≤'} ${gate && QUANTITY_WORDS[gate.quantity].show(limit).number}`,
+      );
+      const spots = (region?.border ?? []).map((cell) => placeOf(map, cell));
+      expect(Math.min(...spots.map((spot) => Math.hypot(spot.x - x, spot.y - y)))).toBeLessThan(1e-6);
+    }
   });
 
   it('shade a cell just where the prediction says that every gate holds', () => {

@@ -1,8 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { SLOW_STIR } from '@/core/flow/casson';
 import { yieldForCoat } from '@/core/flow/film';
 import { standingHeight } from '@/core/flow/piping';
 import { type MomentReading, predictFormula } from '@/core/predict/formula';
-import { flowWords } from '@/ui/flow-words';
+import { flowGateWords, flowWords } from '@/ui/flow-words';
 import { LANDMARKS } from '@/ui/landmarks';
 import { formulaOf } from '../support/kitchen';
 
@@ -48,5 +49,23 @@ describe('flow, cling and set in words', () => {
 
   it('say nothing of what is no flow', () => {
     expect(flowWords('shine', reading, density)).toBeUndefined();
+  });
+
+  it('say a gate as they say what stands in it, at both of its edges', () => {
+    for (const { resistancePa, name } of LANDMARKS) {
+      const gate = { quantity: 'apparentViscosityPaS', low: resistancePa / SLOW_STIR } as const;
+      expect(flowGateWords(gate, 36, density)).toBe(`at least like ${name}`);
+    }
+    const flow = { quantity: 'apparentViscosityPaS', low: 0.2, high: 1 } as const;
+    expect(flowGateWords(flow, 36, density)).toBe('like pouring cream to runny honey');
+    const pull = yieldForCoat(1, density);
+    const cling = { quantity: 'yieldStressPa', low: 0.5 * pull, high: 3 * pull } as const;
+    expect(flowGateWords(cling, 36, density)).toBe('holds 0.50\u202fmm to 3.0\u202fmm on a side');
+    expect(flowGateWords({ quantity: 'yieldStressPa', high: 2 * pull }, 36, density)).toBe(
+      'holds at most 2.0\u202fmm on a side',
+    );
+    expect(flowGateWords({ quantity: 'yieldStressPa', low: 100, high: 50_000 }, 4, density)).toBe('mounds to cuts');
+    expect(flowGateWords({ quantity: 'yieldStressPa', low: 400, high: 2000 }, 4, density)).toBe('spreads');
+    expect(flowGateWords({ quantity: 'shine', low: 60 }, 36, density)).toBeUndefined();
   });
 });

@@ -24,25 +24,23 @@ function figureOf({ quantity, value }: GateReading): string {
   return unit ? `${number}\u202f${unit}` : number;
 }
 
-/** The gates before and after: words first, figures small. */
+/** The gates after a change: in words what it becomes, figures before and after small. */
 export function GateMoves({ now, then }: { now: Prediction; then: Prediction }) {
   return (
     <ul className="mt-1 border-rule border-t pt-1 text-[12.5px]">
       {now.gates.map((gate, i) => {
         const after = then.gates[i];
         if (!after) return null;
-        const [was, becomes] = [wordsOf(now, gate), wordsOf(then, after)];
+        const words = wordsOf(then, after);
         const figures = `${figureOf(gate)} ${mark(gate.lands)} → ${figureOf(after)} ${mark(after.lands)}`;
         const off = after.lands ? '' : 'text-off';
         return (
           <li key={`${gate.moment}${gate.quantity}`} className="py-0.5">
             <span className="flex justify-between gap-2">
               <span className="shrink-0 text-mute">{titleOf(now, gate)}</span>
-              <span className={`text-right ${off} ${becomes ? 'font-medium' : ''}`}>
-                {becomes === undefined ? figures : becomes === was ? becomes : `${was} → ${becomes}`}
-              </span>
+              <span className={`text-right ${off} ${words ? 'font-medium' : ''}`}>{words ?? figures}</span>
             </span>
-            {becomes && <span className={`read block text-right text-[0.78rem] ${off || 'text-mute'}`}>{figures}</span>}
+            {words && <span className={`read block text-right text-[0.78rem] ${off || 'text-mute'}`}>{figures}</span>}
           </li>
         );
       })}

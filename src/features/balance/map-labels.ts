@@ -5,7 +5,8 @@ import { LEFT, PLOT, placeOf, TOP } from './map-geometry';
 /** About as wide as a letter of a label; above and below its first line, as drawn. */
 const LETTER = 7.4;
 const ABOVE = 16;
-const BELOW = 20;
+const LINE = 15;
+const BELOW = 5;
 /** Room between labels. */
 const GAP = 4;
 /** Places across and down a label at which it is asked over what it stands. */
@@ -16,18 +17,20 @@ export interface Box {
   readonly x: number;
   readonly y: number;
   readonly half: number;
+  /** how far it reaches below its first line */
+  readonly below: number;
 }
 
 const overlaps = (a: Box, b: Box) =>
-  Math.abs(a.x - b.x) < a.half + b.half + GAP && Math.abs(a.y - b.y) < ABOVE + BELOW + GAP;
+  Math.abs(a.x - b.x) < a.half + b.half + GAP && a.y - ABOVE < b.y + b.below + GAP && b.y - ABOVE < a.y + a.below + GAP;
 
 /** Whether a label stands within the field. */
-const fits = ({ x, y, half }: Box) =>
+const fits = ({ x, y, half, below }: Box) =>
   x - half >= LEFT + 4 &&
   x + half <= LEFT + PLOT.width - 4 &&
   // the name of the axis stands in the first lines
   y - ABOVE >= TOP + 22 &&
-  y + BELOW <= TOP + PLOT.height - 4;
+  y + below <= TOP + PLOT.height - 4;
 
 /**
  * Finds a place for each label: as much over its own cells as can be, near their middle, and over no label placed before it. A label there is no room
@@ -35,7 +38,9 @@ const fits = ({ x, y, half }: Box) =>
  *
  * @param placed boxes of labels that stand already; those of the labels placed are added
  */
-export function placeLabels<T extends { readonly words: string; readonly cells: readonly Cell[] }>(
+export function placeLabels<
+  T extends { readonly words: string; readonly where: string; readonly cells: readonly Cell[] },
+>(
   map: FieldMap,
   labels: readonly T[],
   placed: Box[] = [],
@@ -48,6 +53,7 @@ export function placeLabels<T extends { readonly words: string; readonly cells: 
       return own.has(row * map.columns + column);
     };
     const half = (label.words.length * LETTER) / 2;
+    const below = label.where === '' ? BELOW : BELOW + LINE;
     const spots = cells.map((cell) => placeOf(map, cell));
     const middle = {
       x: spots.reduce((sum, { x }) => sum + x, 0) / spots.length,
@@ -58,11 +64,11 @@ export function placeLabels<T extends { readonly words: string; readonly cells: 
       let over = 0;
       for (let i = 0; i < ACROSS; i++)
         for (let j = 0; j < DOWN; j++)
-          if (isOwn(x - half + (2 * half * i) / (ACROSS - 1), y - ABOVE + ((ABOVE + BELOW) * j) / (DOWN - 1))) over++;
+          if (isOwn(x - half + (2 * half * i) / (ACROSS - 1), y - ABOVE + ((ABOVE + below) * j) / (DOWN - 1))) over++;
       return over / (ACROSS * DOWN) - Math.hypot(x - middle.x, y - middle.y) / PLOT.width;
     };
     const boxes = spots
-      .map((spot) => ({ ...spot, half }))
+      .map((spot) => ({ ...spot, half, below }))
       .filter((box) => fits(box) && !placed.some((each) => overlaps(box, each)));
     const best = boxes.reduce<{ box: Box; worth: number } | undefined>((found, box) => {
       const value = worth(box);

@@ -78,7 +78,7 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
           {...attributes}
           {...listeners}
           aria-label={`Move ${name}`}
-          className="flex h-11 w-6 shrink-0 touch-none items-center justify-center text-mute"
+          className="-mr-1 -ml-4 flex size-11 shrink-0 touch-none items-center justify-center text-mute"
         >
           <Grip />
         </button>

@@ -145,9 +145,9 @@ export function Pan({
             onLeave={pause}
             className="w-[104px]"
           />
-          <span className="read whitespace-nowrap" title="yield: less what boils off and stays in pan and bowl">
-            → {weight(yieldG)}
-            <span className="sr-only"> yield</span>
+          <span className="whitespace-nowrap leading-tight">
+            <span className="read">→ {weight(yieldG)}</span>
+            <span className="block text-[11.5px]">on the table</span>
           </span>
           <select
             aria-label="Shares shown as"

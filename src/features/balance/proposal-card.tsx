@@ -114,14 +114,15 @@ export function ProposalCard(props: ProposalProps) {
               </Button>
             )}
           </div>
+          {props.then && <GateMoves now={props.now} then={props.then} />}
         </>
       )}
     </div>
   );
 }
 
-/** Rows and gates, before and after. */
-function Moves({ proposal, now, then, nameOf }: ProposalProps) {
+/** Rows, before and after. */
+function Moves({ proposal, nameOf }: ProposalProps) {
   const { before, grams: proposed } = proposal;
   const change = before.lines.reduce((sum, { key, grams: g }) => sum + (proposed.get(key) ?? g) - g, 0);
   return (
@@ -146,7 +147,6 @@ function Moves({ proposal, now, then, nameOf }: ProposalProps) {
           {weight(Math.abs(change))}.
         </p>
       )}
-      {then && <GateMoves now={now} then={then} />}
     </>
   );
 }
