@@ -32,6 +32,7 @@ const PICTURES = [
       await page.getByTestId('starts').getByText('all tried').waitFor();
     },
   },
+  { file: 'settings', size: DESK, go: (page) => page.goto('/settings') },
   { file: 'balance', size: DESK, go: open('Millrace éclair gloss') },
   {
     file: 'swap',
