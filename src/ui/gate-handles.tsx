@@ -12,12 +12,15 @@ const KEY_C = 0.5;
 /** How far a handle reaches from its edge into the gate and away from it, px: a finger's width together. */
 const REACH = 12;
 const REACH_OUT = 32;
+/** Half of the least width of a handle, px. */
+const LEAST_HALF = 22;
 
 /** Handles on a gate's edges and on the gate itself, for finger, pointer and keyboard. */
 export function GateHandles({ gate, plot }: { gate: ChartGate; plot: Plot }) {
   const last = useRef<{ x: number; y: number } | undefined>(undefined);
-  const left = xOf(gate.temperatureC + GATE_HALF_WIDTH_C, plot) - 8;
-  const right = xOf(gate.temperatureC - GATE_HALF_WIDTH_C, plot) + 8;
+  const middle = xOf(gate.temperatureC, plot);
+  const half = Math.max(xOf(gate.temperatureC - GATE_HALF_WIDTH_C, plot) + 8 - middle, LEAST_HALF);
+  const [left, right] = [middle - half, middle + half];
   const top = gate.highPa === undefined ? TOP + plot.top : yOf(gate.highPa, plot);
   const bottom = gate.lowPa === undefined ? TOP + plot.top + plot.height : yOf(gate.lowPa, plot);
 

@@ -124,43 +124,44 @@ export function NumberField({
 
   return (
     <div className={`${LOOKS[look].root} ${className}`}>
-      <label htmlFor={id} className={showLabel ? 'mb-1 block text-[0.86rem] text-mute' : 'sr-only'}>
-        {label}
-      </label>
-      <div
-        className={`${LOOKS[look].box} focus-within:outline-2 focus-within:outline-enamel has-disabled:border-dashed has-disabled:bg-rule-soft ${
-          typed?.message ? 'border-off' : LOOKS[look].rest
-        }`}
-      >
-        <input
-          id={id}
-          // A keypad without letters or a stroke could type no measure.
-          inputMode={rules.measures || rules.unitNeeded ? 'text' : 'decimal'}
-          autoComplete="off"
-          // For browsers that do not size a field by what stands in it.
-          size={look === 'inline' ? Math.max((shown || placeholder || '').length, 2) : undefined}
-          className={`read min-w-0 bg-transparent focus-visible:outline-none ${LOOKS[look].input}`}
-          value={shown}
-          placeholder={placeholder}
-          disabled={disabled}
-          aria-invalid={typed?.message !== undefined}
-          aria-describedby={typed?.message ? `${id}-message` : undefined}
-          onChange={(event) => take(event.target.value)}
-          onFocus={(event) => {
-            setBefore(value);
-            event.target.select();
-          }}
-          onBlur={() => {
-            if (!typed?.message) setTyped(undefined);
-            onLeave?.();
-          }}
-          onKeyDown={onKeyDown}
-          onPaste={onPaste}
-        />
-        <span className={LOOKS[look].unit} aria-hidden="true">
-          {field.rules.unit}
+      {/* All of the box takes a finger, its unit too. */}
+      <label htmlFor={id} className={look === 'inline' ? '' : 'block'}>
+        <span className={showLabel ? 'mb-1 block text-[0.86rem] text-mute' : 'sr-only'}>{label}</span>
+        <span
+          className={`${LOOKS[look].box} focus-within:outline-2 focus-within:outline-enamel has-disabled:border-dashed has-disabled:bg-rule-soft ${
+            typed?.message ? 'border-off' : LOOKS[look].rest
+          }`}
+        >
+          <input
+            id={id}
+            // A keypad without letters or a stroke could type no measure.
+            inputMode={rules.measures || rules.unitNeeded ? 'text' : 'decimal'}
+            autoComplete="off"
+            // For browsers that do not size a field by what stands in it.
+            size={look === 'inline' ? Math.max((shown || placeholder || '').length, 2) : undefined}
+            className={`read min-w-0 bg-transparent focus-visible:outline-none ${LOOKS[look].input}`}
+            value={shown}
+            placeholder={placeholder}
+            disabled={disabled}
+            aria-invalid={typed?.message !== undefined}
+            aria-describedby={typed?.message ? `${id}-message` : undefined}
+            onChange={(event) => take(event.target.value)}
+            onFocus={(event) => {
+              setBefore(value);
+              event.target.select();
+            }}
+            onBlur={() => {
+              if (!typed?.message) setTyped(undefined);
+              onLeave?.();
+            }}
+            onKeyDown={onKeyDown}
+            onPaste={onPaste}
+          />
+          <span className={LOOKS[look].unit} aria-hidden="true">
+            {field.rules.unit}
+          </span>
         </span>
-      </div>
+      </label>
       {typed?.message && (
         <div
           id={`${id}-message`}

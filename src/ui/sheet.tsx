@@ -43,7 +43,7 @@ export function Sheet({
         >
           <div className="flex items-center justify-between gap-4 border-rule-soft border-b px-5 py-2">
             <DialogTitle className="text-[1.25rem] text-balance">{title}</DialogTitle>
-            <Button look="bare" className="!px-3" onClick={leave} aria-label="Close">
+            <Button look="bare" className="min-w-11 !px-3" onClick={leave} aria-label="Close">
               <X size={18} aria-hidden="true" />
             </Button>
           </div>

@@ -42,7 +42,7 @@ export const BenchBar = memo(function BenchBar({
       <BarButton label="Redo" disabled={!canRedo} onClick={redo}>
         <Redo2 size={20} aria-hidden="true" />
       </BarButton>
-      <div className="w-[78px] max-lg:hidden [&_*]:!border-white/25 [&_div]:!bg-transparent [&_input]:text-white [&_span]:!text-[#a9b6ba]">
+      <div className="w-[78px] max-lg:hidden [&_*]:!border-white/25 [&_label>span]:!bg-transparent [&_input]:text-white [&_span]:!text-[#a9b6ba]">
         <NumberField
           label="Kitchen temperature"
           value={kitchenC}

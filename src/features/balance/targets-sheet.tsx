@@ -48,7 +48,7 @@ export function TargetsSheet({
         <DialogPanel className="flex h-full w-full max-w-[560px] flex-col bg-sheet shadow-2xl">
           <div className="flex items-center justify-between border-rule border-b px-5 py-2">
             <DialogTitle className="text-[1.25rem]">What it must do</DialogTitle>
-            <Button look="bare" className="!px-3" onClick={leave} aria-label="Close without changes">
+            <Button look="bare" className="min-w-11 !px-3" onClick={leave} aria-label="Close without changes">
               <X size={18} aria-hidden="true" />
             </Button>
           </div>

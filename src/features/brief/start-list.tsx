@@ -60,12 +60,12 @@ export function StartList({
         <span className="text-[12.5px] text-mute" role="status">
           {stopped ? 'stopped' : share < 1 ? `trying, ${Math.round(100 * share)}\u202f%` : 'all tried'}{' '}
           {stopped ? (
-            <button type="button" className="min-h-11 font-medium text-enamel" onClick={onAgain}>
+            <button type="button" className="min-h-11 min-w-11 font-medium text-enamel" onClick={onAgain}>
               Go on
             </button>
           ) : (
             share < 1 && (
-              <button type="button" className="min-h-11 font-medium text-enamel" onClick={onStop}>
+              <button type="button" className="min-h-11 min-w-11 font-medium text-enamel" onClick={onStop}>
                 Stop
               </button>
             )
