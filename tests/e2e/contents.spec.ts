@@ -20,7 +20,7 @@ test('what only the formula knows is seen by allergens, cautions, the card and t
   const foot = page.getByRole('contentinfo');
   await expect(foot).toContainText('Contains milk, soya');
   await expect(foot).toContainText('one row may contain anything');
-  await expect(page.getByText('Cool dairy fast and keep it at 5 °C or under.')).toBeVisible();
+  await expect(page.getByText('Cool dairy fast and keep it at 5 °C (41 °F) or under.')).toBeVisible();
   await page.getByRole('button', { name: 'Do without…' }).click();
   await page.getByRole('button', { name: 'no dairy' }).click();
   await expect(page.getByTestId('swap-result')).toContainText('Farm cream →');

@@ -65,7 +65,7 @@ test('a new row takes the focus, its grams selected; a spice starts at a pinch; 
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('l');
   await expect(page.getByRole('status').filter({ hasText: /^Row 1 of 4/ })).toHaveText(
-    /^Row 1 of 4: Dark couverture 60.%, 200 g, locked\.$/,
+    /^Row 1 of 4: Dark couverture 60.%, 200\sg, locked\.$/,
   );
   await expect(page.locator('li[aria-current=true]')).toContainText('Dark couverture');
   expect(silent).toEqual([]);

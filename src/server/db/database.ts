@@ -4,8 +4,10 @@ import { PGlite } from '@electric-sql/pglite';
 import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { dataFolder, migrationsFolder } from './data-folder';
+import { databaseFolder, expectKitchen, markKitchen } from './kitchen-mark';
 import { ownDataFolder } from './owner';
 import * as schema from './schema';
+import { ThreadedClient } from './threaded-client';
 
 export type Database = PgliteDatabase<typeof schema>;
 
@@ -24,32 +26,42 @@ function newestMigration(): string {
   return journal.entries.at(-1)?.tag ?? 'none';
 }
 
-/** Connects and brings the schema up to date. Without a folder the database lives in memory (tests). */
-async function connect(folder: string | undefined) {
-  const client = await PGlite.create(folder ? { dataDir: folder } : {});
-  const db = drizzle(client, { schema, casing: 'snake_case' });
+async function bringUpToDate(db: Database): Promise<void> {
   await migrate(db, { migrationsFolder: migrationsFolder() });
-  return { client, db, schemaName: newestMigration() };
 }
+
+/** The query builder over a client that asks as the embedded database does. */
+const over = (client: PGlite | ThreadedClient): Database => drizzle(client as PGlite, { schema, casing: 'snake_case' });
 
 /** Opens a database in memory, empty but for its schema. */
 export async function openMemoryDatabase(): Promise<OpenDatabase> {
-  const { client, db, schemaName } = await connect(undefined);
-  return { db, schemaName, close: () => client.close() };
+  const client = await PGlite.create();
+  const db = over(client);
+  await bringUpToDate(db);
+  return { db, schemaName: newestMigration(), close: () => client.close() };
 }
 
 /**
- * Opens the database of a data folder as its only owner and brings its schema up to date.
+ * Opens the database of a data folder as its only owner and brings its schema up to date. The kitchen is marked once all of it is on the disk.
  *
+ * @param onEnd the database cannot go on and has given the folder back
  * @throws {DataFolderInUseError} another living process owns the folder
+ * @throws {DataTroubleError} it holds a kitchen whose database is gone, or that does not open
  */
-export async function openDatabase(folder: string): Promise<OpenDatabase> {
+export async function openDatabase(folder: string, onEnd: () => void = () => undefined): Promise<OpenDatabase> {
   const giveBack = await ownDataFolder(folder);
   try {
-    const { client, db, schemaName } = await connect(path.join(folder, 'db'));
+    expectKitchen(folder);
+    const client = await ThreadedClient.open(databaseFolder(folder), () => {
+      giveBack();
+      onEnd();
+    });
+    const db = over(client);
+    await bringUpToDate(db);
+    markKitchen(folder);
     return {
       db,
-      schemaName,
+      schemaName: newestMigration(),
       async close() {
         await client.close();
         giveBack();
@@ -63,8 +75,14 @@ export async function openDatabase(folder: string): Promise<OpenDatabase> {
 
 const held = globalThis as { darkPourDatabase?: Promise<OpenDatabase> };
 
-/** The one database of this process, opened on first use; survives hot reload. */
+/** The one database of this process, opened on first use and again after it had to stop; survives hot reload. */
 export function sharedDatabase(): Promise<OpenDatabase> {
-  held.darkPourDatabase ??= openDatabase(dataFolder());
+  const forget = () => {
+    held.darkPourDatabase = undefined;
+  };
+  if (!held.darkPourDatabase) {
+    held.darkPourDatabase = openDatabase(dataFolder(), forget);
+    held.darkPourDatabase.catch(forget);
+  }
   return held.darkPourDatabase;
 }

@@ -1,0 +1,64 @@
+import { spawn, spawnSync } from 'node:child_process';
+import { once } from 'node:events';
+import { createInterface } from 'node:readline';
+import { inProject, program } from '../../scripts/run/project.mjs';
+
+/** Longest a folder may take to open, ms. */
+const OPENING_MS = 60_000;
+
+/**
+ * Saves into a folder until told to stop, then by whatever `end` does.
+ *
+ * @param {string} folder
+ * @param {number} forMs how long it saves, from its start
+ * @param {() => void} end
+ * @returns {Promise<Map<string, number>>} the last acknowledged revision of each formula
+ */
+export async function saveUntil(folder, forMs, end) {
+  const writer = spawn(process.execPath, [program.tsx, inProject('tests', 'crash', 'writer.ts'), folder], {
+    stdio: ['ignore', 'pipe', 'ignore'],
+    detached: true,
+  });
+  const acknowledged = new Map();
+  createInterface({ input: writer.stdout }).on('line', (line) => {
+    const [id, revision] = line.split(' ');
+    acknowledged.set(id, Number(revision));
+  });
+  await new Promise((resolve) => setTimeout(resolve, forMs));
+  const gone = once(writer, 'close');
+  end();
+  try {
+    process.kill(-writer.pid, 'SIGKILL');
+  } catch {
+    // Ended by itself.
+  }
+  await gone;
+  return acknowledged;
+}
+
+/**
+ * Opens a folder as the next start does.
+ *
+ * @param {string} folder
+ * @returns {Map<string, number> | undefined} revision of each formula; nothing when it does not open
+ */
+export function openAgain(folder) {
+  const reader = spawnSync(process.execPath, [program.tsx, inProject('tests', 'crash', 'reader.ts'), folder], {
+    encoding: 'utf8',
+    timeout: OPENING_MS,
+    killSignal: 'SIGKILL',
+  });
+  if (reader.status !== 0) {
+    process.stderr.write(reader.stderr);
+    return undefined;
+  }
+  const lines = reader.stdout.trim().split('\n').filter(Boolean);
+  return new Map(lines.map((line) => [line.split(' ')[0], Number(line.split(' ')[1])]));
+}
+
+/** How many of the acknowledged saves are not there any more. */
+export function lostOf(acknowledged, found) {
+  let lost = 0;
+  for (const [id, revision] of acknowledged) lost += Math.max(revision - (found.get(id) ?? 0), 0);
+  return lost;
+}
