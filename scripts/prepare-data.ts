@@ -1,4 +1,4 @@
-import { DataFolderInUseError } from '../src/server/db/owner';
+import { troubleOf } from '../src/server/db/trouble-of';
 import { prepareData } from '../src/server/prepare-data';
 
 const [folder, kind] = process.argv.slice(2);
@@ -6,7 +6,8 @@ if (!folder) throw new Error('usage: prepare-data FOLDER [demo]');
 try {
   await prepareData(folder, { demo: kind === 'demo' });
 } catch (error) {
-  if (!(error instanceof DataFolderInUseError)) throw error;
-  process.stderr.write(`${error.message}\n`);
+  const trouble = troubleOf(error);
+  if (!trouble) throw error;
+  process.stderr.write(`${trouble.message}\n`);
   process.exitCode = 1;
 }

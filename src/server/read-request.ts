@@ -1,6 +1,7 @@
 import { NextResponse } from 'next/server';
 import type { z } from 'zod';
 import { LARGEST_FILE_BYTES } from '@/formats/formula-file';
+import { forTheLog, troubleOf } from './db/trouble-of';
 import { UnreadableError } from './repositories/stored-value';
 
 const tooLarge = (mostBytes: number) =>
@@ -55,7 +56,9 @@ export async function answering(work: () => Promise<Response>): Promise<Response
     }
     if (error instanceof UnreadableError)
       return NextResponse.json({ message: error.message, issues: [] }, { status: 409 });
-    process.stderr.write(`${error instanceof Error ? error.stack : error}\n`);
+    const trouble = troubleOf(error);
+    if (trouble) return NextResponse.json({ message: trouble.message, issues: [] }, { status: 503 });
+    process.stderr.write(`${forTheLog(error)}\n`);
     return NextResponse.json({ message: 'Something went wrong here; nothing was changed.' }, { status: 500 });
   }
 }

@@ -1,10 +1,12 @@
 import { sharedDatabase } from './db/database';
-import { DataFolderInUseError } from './db/owner';
+import { forTheLog, troubleOf } from './db/trouble-of';
 import { forgetDeleted } from './repositories/formulas';
 
 /** Days a deleted formula can still be brought back. */
 const DELETED_KEPT_DAYS = 30;
 const DAY_MS = 86_400_000;
+/** Longest the database may take to close, ms. */
+const LEAVING_MS = 8_000;
 
 let leaving = false;
 
@@ -14,7 +16,8 @@ async function leave(code: number): Promise<void> {
   leaving = true;
   try {
     const { close } = await sharedDatabase();
-    await close();
+    // A disk that stands still must not keep the server.
+    await Promise.race([close(), new Promise((resolve) => setTimeout(resolve, LEAVING_MS))]);
   } catch {
     // Never opened: nothing to close.
   }
@@ -29,8 +32,7 @@ export async function startServer(): Promise<void> {
     const { db } = await sharedDatabase();
     await forgetDeleted(db, new Date(Date.now() - DELETED_KEPT_DAYS * DAY_MS));
   } catch (error) {
-    const message = error instanceof DataFolderInUseError ? error.message : `The data could not be opened: ${error}`;
-    process.stderr.write(`${message}\n`);
+    process.stderr.write(`${troubleOf(error)?.message ?? `The data could not be opened: ${forTheLog(error)}`}\n`);
     process.exit(1);
   }
 }

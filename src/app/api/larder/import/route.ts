@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ingredientSchema } from '@/formats/ingredient';
 import { sharedDatabase } from '@/server/db/database';
+import { forTheLog, troubleOf } from '@/server/db/trouble-of';
 import { answering, readJson } from '@/server/read-request';
 import { importIngredients } from '@/server/repositories/larder';
 
@@ -27,10 +28,11 @@ export async function POST(request: Request) {
           await importIngredients(db, plan, (done) => say({ done }));
           say({ finished: true });
         } catch (error) {
-          process.stderr.write(`${error instanceof Error ? error.stack : error}\n`);
-          say({
-            message: 'The import stopped and nothing was changed: the larder changed meanwhile. Read the file again.',
-          });
+          const trouble = troubleOf(error);
+          if (!trouble) process.stderr.write(`${forTheLog(error)}\n`);
+          const changed =
+            'The import stopped and nothing was changed: the larder changed meanwhile. Read the file again.';
+          say({ message: trouble?.message ?? changed });
         }
         controller.close();
       },

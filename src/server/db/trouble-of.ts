@@ -1,0 +1,17 @@
+import { DataTroubleError } from './disk';
+import { DataFolderInUseError } from './owner';
+
+/** What is wrong with disk or database behind an error, if that is it; the query builder wraps what it was told. */
+export function troubleOf(error: unknown): DataTroubleError | DataFolderInUseError | undefined {
+  for (let each = error; each instanceof Error; each = each.cause) {
+    if (each instanceof DataTroubleError || each instanceof DataFolderInUseError) return each;
+  }
+  return undefined;
+}
+
+/** An error for the log: its cause where it has one, since what wraps it repeats the statement with all that was to be kept. */
+export function forTheLog(error: unknown): string {
+  let last = error;
+  while (last instanceof Error && last.cause instanceof Error) last = last.cause;
+  return last instanceof Error ? (last.stack ?? last.message) : String(last);
+}
