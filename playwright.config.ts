@@ -19,6 +19,8 @@ export default defineConfig({
   reporter: process.env.E2E_REPORT ? [['list'], ['json', { outputFile: process.env.E2E_REPORT }]] : 'list',
   use: {
     baseURL: address,
+    // What a test asks beside its page is asked as the page would.
+    extraHTTPHeaders: { origin: address },
     viewport: { width: 1280, height: 800 },
     trace: 'off',
     launchOptions: {

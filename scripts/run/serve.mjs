@@ -1,8 +1,6 @@
+import { networkInterfaces } from 'node:os';
 import { isFree } from './port.mjs';
-import { program, startNode, stop } from './project.mjs';
-
-/** Idle connections stay this long: a tablet that asks every ten seconds must not meet one that is just being closed. */
-const KEEP_ALIVE_MS = 75_000;
+import { inProject, startNode, stop } from './project.mjs';
 
 /** Refuses, in one line, an address that is taken. */
 export async function refuseTakenPort(command, { host, port }) {
@@ -24,14 +22,24 @@ async function healthy(address, child) {
   }
 }
 
+/** Addresses under which the server can be opened, the one of this machine first. */
+function addresses(host, port) {
+  const at = (name) => `http://${name.includes(':') ? `[${name}]` : name}:${port}`;
+  if (host !== '0.0.0.0' && host !== '::') return [at(host)];
+  const others = Object.values(networkInterfaces())
+    .flatMap((each) => each ?? [])
+    .filter(({ internal, family }) => !internal && family === 'IPv4');
+  return [at('127.0.0.1'), ...others.map(({ address }) => at(address))];
+}
+
 /**
  * Serves the built app on a data folder until it is told to stop, and passes that on.
  *
- * @param {{ host: string, port: number, folder: string, mode?: 'start' | 'dev', welcome: string }} options
+ * @param {{ host: string, port: number, folder: string, allowed: string[], mode?: 'start' | 'dev', welcome: string }} options
  */
-export async function serve({ host, port, folder, mode = 'start', welcome }) {
-  const keepAlive = mode === 'start' ? ['--keepAliveTimeout', String(KEEP_ALIVE_MS)] : [];
-  const child = startNode([program.next, mode, '-p', String(port), '-H', host, ...keepAlive], {
+export async function serve({ host, port, folder, allowed, mode = 'start', welcome }) {
+  const told = JSON.stringify({ host, port, folder, allowed, mode });
+  const child = startNode([inProject('src', 'server', 'guarded-server.mjs'), told], {
     stdio: ['ignore', mode === 'dev' ? 'inherit' : 'ignore', 'inherit'],
     env: {
       ...process.env,
@@ -42,6 +50,7 @@ export async function serve({ host, port, folder, mode = 'start', welcome }) {
   });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill('SIGTERM'));
   child.once('exit', (code) => process.exit(code ?? 0));
-  const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
-  if (await healthy(address, child)) process.stdout.write(`${welcome}\n\n  ${address}\n\nStop with Ctrl+C.\n`);
+  const [own, ...others] = addresses(host, port);
+  if (!(await healthy(own, child))) return;
+  process.stdout.write(`${welcome}\n\n${[own, ...others].map((each) => `  ${each}\n`).join('')}\nStop with Ctrl+C.\n`);
 }

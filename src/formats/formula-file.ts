@@ -6,6 +6,7 @@ import { briefSchema } from './brief';
 import { formerly } from './former-names';
 import { FormulaFileError } from './formula-file-error';
 import { compositionSchema } from './ingredient';
+import { ingredientId } from './ingredient-id';
 import { gateSchema, momentSchema, name, temperatureC } from './moments-and-gates';
 import { STAGES } from './stages';
 
@@ -25,7 +26,7 @@ const share = (usual: number) =>
 
 export const lineSchema = z
   .object({
-    ingredient: name(80),
+    ingredient: ingredientId,
     grams,
     form: z.string().trim().max(40).optional(),
     locked: z.boolean({ error: 'must be true or false' }).default(false),
@@ -65,9 +66,6 @@ export const yieldSchema = z.object({
   evaporationGrams: grams.optional(),
 });
 
-/** Names that a plain object would take for its own. */
-const SAFE_ID = /^(?!__proto__$|constructor$|prototype$)/;
-
 /** An ingredient that only this formula has. Allergens left out are unknown, an empty list says there are none. */
 const ownFields = z.object({
   name: name(120),
@@ -101,7 +99,7 @@ export const formulaFileSchema = z
     lines: z
       .array(lineSchema, { error: 'must be a list of lines' })
       .max(MOST_LINES, `must be at most ${MOST_LINES} lines`),
-    ingredients: z.record(z.string().max(80).regex(SAFE_ID, 'is not a usable id'), ownIngredientSchema).default({}),
+    ingredients: z.record(ingredientId, ownIngredientSchema).default({}),
     process: processSchema.prefault({}),
     moments: z.array(momentSchema).max(MOST_MOMENTS).default([]),
     gates: z.array(gateSchema).max(40).default([]),

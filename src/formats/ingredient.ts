@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { COMPONENT_NAMES, COMPOSITION_ROUNDING_G } from '@/core/matter/components';
 import { allergenFields, recogniseFields } from './allergen-fields';
+import { ingredientId } from './ingredient-id';
 
 const part = z
   .number({ error: 'must be a number of grams in 100 g' })
@@ -40,7 +41,7 @@ const text = (longest: number) => z.string().trim().max(longest, `must be at mos
 /** An ingredient of the larder. What is written as allergens is recognised here, wherever it comes from. */
 export const ingredientSchema = z
   .object({
-    id: z.string().min(1).max(80),
+    id: ingredientId,
     name: text(LONGEST_NAME).min(1, 'must not be empty'),
     group: z.enum(INGREDIENT_GROUPS, { error: `must be one of ${INGREDIENT_GROUPS.join(', ')}` }),
     components: compositionSchema,

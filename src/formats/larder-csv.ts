@@ -4,6 +4,7 @@ import { COMPONENT_NAMES, COMPOSITION_ROUNDING_G } from '@/core/matter/component
 import { saysNone } from './allergen-words';
 import { isAmbiguous, readNumber } from './amount';
 import { type Ingredient, ingredientSchema } from './ingredient';
+import { idFromName } from './ingredient-id';
 
 /** Largest CSV that is read, bytes; five thousand ingredients are about two megabytes. */
 export const LARGEST_CSV_BYTES = 10_000_000;
@@ -136,18 +137,6 @@ class RowReader {
   yes(column: string): boolean {
     return /^(y|yes|true|1|x)$/i.test(this.text(column));
   }
-}
-
-/** An id from a name: lower case, letters and digits, words joined by dashes. */
-export function idFromName(name: string): string {
-  const plain = name
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-+|-+$/g, '')
-    .slice(0, 70);
-  return plain || 'ingredient';
 }
 
 function faultOf(issue: z.core.$ZodIssue): CellFault {

@@ -1,5 +1,6 @@
 import type { Ingredient } from './ingredient';
-import { type CellFault, type CsvRow, idFromName } from './larder-csv';
+import { idFromName } from './ingredient-id';
+import type { CellFault, CsvRow } from './larder-csv';
 
 /** What will happen with a row of an import. */
 export type PlannedRow =

@@ -1,6 +1,7 @@
 import { type ComponentVector, type Composition, compositionVector } from '@/core/matter/components';
 import { formIn, gramsPerMl, measureDoubt } from '@/core/matter/measures';
 import type { Formula, FormulaLine } from '@/core/predict/formula';
+import { lookUp } from '@/formats/look-up';
 import { doubtKindOf } from './doubt-kind';
 import type { FileLine, FormulaFile } from './formula-file';
 import { FormulaFileError } from './formula-file-error';
@@ -53,7 +54,7 @@ export type ResolvableFormula = Pick<FormulaFile, 'lines' | 'ingredients' | 'pro
 export function resolveFormula(file: ResolvableFormula, larder: LarderComposition): Formula {
   return {
     lines: file.lines.map((line, index): FormulaLine => {
-      const own = Object.hasOwn(file.ingredients, line.ingredient) ? file.ingredients[line.ingredient] : undefined;
+      const own = lookUp(file.ingredients, line.ingredient);
       const known: LarderIngredient | undefined = own ?? larder.get(line.ingredient);
       if (!known) {
         throw new FormulaFileError(

@@ -1,6 +1,7 @@
 import type { Composition } from '@/core/matter/components';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
+import { lookUp } from '@/formats/look-up';
 
 /** The larder by id. */
 export type Larder = ReadonlyMap<string, Ingredient>;
@@ -20,7 +21,7 @@ export type WithOwn = Pick<FormulaFile, 'ingredients'>;
 
 /** What an ingredient of a formula is: the formula's own first, as in all that is predicted, then the larder's; nothing when neither knows it. */
 export function itemOf({ ingredients }: WithOwn, larder: Larder, id: string): KnownItem | undefined {
-  const own = Object.hasOwn(ingredients, id) ? ingredients[id] : undefined;
+  const own = lookUp(ingredients, id);
   if (own) {
     return {
       id,

@@ -1,3 +1,4 @@
+import { lookUp } from '@/formats/look-up';
 /** How a use is said in a verdict. */
 export interface UseWords {
   /** what it does at the pour when that gate is passed: "Coats at 32 °C" */
@@ -34,7 +35,7 @@ const WORDS: Readonly<Record<string, UseWords>> = {
 
 /** The words of a use; plain ones for a use of the cook's own. */
 export function wordsForUse(use: string | undefined): UseWords {
-  return (use !== undefined && Object.hasOwn(WORDS, use) && WORDS[use]) || PLAIN;
+  return (use !== undefined && lookUp(WORDS, use)) || PLAIN;
 }
 
 const MOMENT_TITLES: Readonly<Record<string, string>> = {
@@ -46,5 +47,5 @@ const MOMENT_TITLES: Readonly<Record<string, string>> = {
 
 /** A moment's name as a title; a name of the cook's own as it is, with a capital. */
 export function momentTitle(name: string): string {
-  return (Object.hasOwn(MOMENT_TITLES, name) && MOMENT_TITLES[name]) || name.charAt(0).toUpperCase() + name.slice(1);
+  return lookUp(MOMENT_TITLES, name) || name.charAt(0).toUpperCase() + name.slice(1);
 }

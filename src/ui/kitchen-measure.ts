@@ -11,6 +11,7 @@ import {
 } from '@/core/matter/measures';
 import type { AmountReading, ReadAmount } from '@/formats/amount';
 import { foldWords } from '@/formats/fold-words';
+import { lookUp } from '@/formats/look-up';
 import { weight } from './format';
 import { type AmountRules, GRAMS } from './parse-amount';
 import { forTyping, numeral } from './settings/numerals';
@@ -47,7 +48,7 @@ export function cooksNumber(value: number): string {
 
 /** A measure as cooks write it: `1 ¼ cup`, `≈ 2 leaf` where it is further than 3 % off. */
 export function measureText({ amount, unit, isAbout }: Pick<KitchenAmount, 'amount' | 'unit' | 'isAbout'>): string {
-  return `${isAbout ? '≈\u00a0' : ''}${cooksNumber(amount)}\u00a0${UNIT_TEXT[unit] ?? unit}`;
+  return `${isAbout ? '≈\u00a0' : ''}${cooksNumber(amount)}\u00a0${lookUp(UNIT_TEXT, unit) ?? unit}`;
 }
 
 /** What stands beside grams: the nearest measure the cook can fill, or nothing. */

@@ -1,6 +1,7 @@
 import { type MeasureUnit, WEIGHTS } from '@/core/matter/measures';
 import { type AmountReading, type ReadAmount, readAmount, readNumber, takeNumber } from '@/formats/amount';
 import { foldWords } from '@/formats/fold-words';
+import { lookUp } from '@/formats/look-up';
 import type { FieldUnits } from './field-units';
 import { decimalSign, numeral } from './settings/numerals';
 
@@ -99,7 +100,7 @@ function readPlain(text: string, sign: number, rules: AmountRules): ParsedAmount
   const units = rules.units ?? { [rules.unit]: 1 };
   const unit = taken.rest.trim();
   if (/^[\d.,]/.test(unit)) return noNumber(rules);
-  const factor = unit === '' ? 1 : (units[unit.toLowerCase()] ?? units[unit]);
+  const factor = unit === '' ? 1 : (lookUp(units, unit.toLowerCase()) ?? lookUp(units, unit));
   if (unit === '' && rules.unitNeeded) return refuse(`${text} of what? Type it like ${rules.example}.`);
   if (factor === undefined) {
     const known = Object.keys(units).filter(Boolean);

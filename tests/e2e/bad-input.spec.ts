@@ -90,7 +90,11 @@ test('a name that is none stays in its field with the reason', async ({ page, si
 
 test('the server refuses what it cannot keep, in words, and keeps what it has', async ({ page }) => {
   const id = await openFormula(page);
-  const put = (data: unknown) => page.request.put(`/api/formulas/${id}`, { data });
+  const put = (data: unknown) =>
+    page.request.put(`/api/formulas/${id}`, {
+      data: typeof data === 'string' ? Buffer.from(data) : data,
+      headers: { 'content-type': 'application/json' },
+    });
   for (const [data, status, words] of [
     ['not json', 400, 'not JSON'],
     [
@@ -108,7 +112,7 @@ test('the server refuses what it cannot keep, in words, and keeps what it has', 
   }
   const foreign = await page.request.put(`/api/formulas/${id}`, {
     data: { revision: 1, formula: STIFF_GANACHE },
-    headers: { 'sec-fetch-site': 'cross-site' },
+    headers: { origin: 'http://elsewhere.example' },
   });
   expect(foreign.status()).toBe(403);
   expect((await kept(page, id)).revision).toBe(1);

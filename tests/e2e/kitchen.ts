@@ -4,6 +4,11 @@ import type { FormulaFile, FormulaFileInput } from '../../src/formats/formula-fi
 
 /** A page whose console must stay clean: errors, warnings and refused content fail the test. */
 export const test = base.extend<{ page: Page; silent: string[] }>({
+  page: async ({ page }, use) => {
+    // With the first answer comes the token that writes are asked for.
+    await page.request.get('/api/health');
+    await use(page);
+  },
   silent: async ({ page }, use) => {
     const heard: string[] = [];
     page.on('console', (message) => {

@@ -1,12 +1,16 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import { benchCard } from '@/features/card/bench-card';
 import { answerBalance, answerPredict } from '@/formats/answers';
 import { formerly } from '@/formats/former-names';
 import { parseFormulaText, readFormula } from '@/formats/formula-file';
 import { FormulaFileError } from '@/formats/formula-file-error';
 import { formulaJsonSchema } from '@/formats/formula-json-schema';
+import { idFromName } from '@/formats/ingredient-id';
 import { resolveFormula } from '@/formats/resolve-formula';
+import { momentTitle, wordsForUse } from '@/ui/cook-words';
+import { GRAMS, parseAmount } from '@/ui/parse-amount';
 import { fileOf, larder } from '../support/kitchen';
 
 const PLAIN = fileOf(
@@ -136,8 +140,6 @@ describe('resolving ingredients', () => {
       ],
     });
     expect(() => resolveFormula(file, larder)).toThrow(/lines\[1\].ingredient: "moondust"/);
-    const prototype = readFormula({ ...PLAIN, lines: [{ ingredient: 'toString', grams: 1 }] });
-    expect(() => resolveFormula(prototype, larder)).toThrow(FormulaFileError);
   });
 });
 
@@ -200,5 +202,46 @@ describe('the published JSON Schema', () => {
   it('is the one the app reads with', () => {
     const kept = JSON.parse(readFileSync('docs/schemas/dark-pour-formula-1.schema.json', 'utf8'));
     expect(kept, 'run npm run schema:generate').toEqual(JSON.parse(JSON.stringify(formulaJsonSchema())));
+  });
+});
+
+describe('names a plain object answers to by itself', () => {
+  const TAKEN = [
+    'constructor',
+    'toString',
+    'valueOf',
+    'hasOwnProperty',
+    '__proto__',
+    '__defineGetter__',
+    'isPrototypeOf',
+  ];
+
+  it('are no ingredient, in a row or as one of the formula’s own', () => {
+    for (const id of TAKEN) {
+      expect(refusal({ lines: [{ ingredient: id, grams: 1 }] }), id).toContain('is not a usable id');
+      const ingredients = JSON.parse(`{"${id}": {"name": "x", "components": {"water": 100}}}`);
+      // The one that sets an object's prototype is left out before anything sees it.
+      if (id === '__proto__') expect(readFormula({ ...PLAIN, ingredients }).ingredients).toEqual({});
+      else expect(() => readFormula({ ...PLAIN, ingredients }), id).toThrow();
+    }
+  });
+
+  it('are words like any other for a use, a moment, a form, a unit', () => {
+    for (const word of TAKEN) {
+      const file = readFormula({
+        ...PLAIN,
+        use: word,
+        lines: [{ ingredient: 'cream-35', grams: 1, form: word }],
+        moments: [{ name: word, temperatureC: 30 }],
+        gates: [],
+      });
+      const card = benchCard(file, larder, 'cups');
+      expect(card.moments[0]?.name.toLowerCase()).toBe(word.toLowerCase());
+      expect(momentTitle(word)).toBe(word.charAt(0).toUpperCase() + word.slice(1));
+      expect(wordsForUse(word)).toEqual(wordsForUse(undefined));
+      expect(parseAmount(`5 ${word}`, GRAMS).ok).toBe(false);
+      expect(parseAmount(`5 ${word}`, { least: 0, most: 9, unit: 'h', units: { h: 1 }, example: '2' }).ok).toBe(false);
+      expect(idFromName(word)).not.toBe(word);
+    }
   });
 });

@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import type { Ingredient } from '@/formats/ingredient';
+import { idFromName } from '@/formats/ingredient-id';
 import {
   decodeCsv,
-  idFromName,
   LARGEST_CSV_BYTES,
   LarderCsvError,
   parseLarderCsv,

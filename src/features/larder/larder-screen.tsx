@@ -6,6 +6,7 @@ import { type ChangeEvent, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { inOrder } from '@/core/matter/allergens';
 import { INGREDIENT_GROUPS, type Ingredient, type StoredIngredient } from '@/formats/ingredient';
+import { lookUp } from '@/formats/look-up';
 import { Button, Key } from '@/ui/button';
 import { IngredientForm } from '@/ui/ingredient/ingredient-form';
 import { BLANK } from '@/ui/ingredient/ingredient-values';
@@ -143,7 +144,7 @@ export function LarderScreen({
         <IngredientSheet
           key={`${opened.id} ${opened.revision}`}
           ingredient={opened}
-          usedIn={usedIn[opened.id] ?? []}
+          usedIn={lookUp(usedIn, opened.id) ?? []}
           onClose={() => setOver(undefined)}
           onEdit={() => setOver({ what: 'edit', id: opened.id })}
           onCopy={() => setOver({ what: 'new', start: { ...opened, name: `${opened.name}, own` } })}

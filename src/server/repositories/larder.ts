@@ -1,6 +1,6 @@
 import { and, asc, eq, isNull, ne, sql } from 'drizzle-orm';
 import { type Ingredient, ingredientSchema, type StoredIngredient } from '@/formats/ingredient';
-import { idFromName } from '@/formats/larder-csv';
+import { idFromName } from '@/formats/ingredient-id';
 import type { Database } from '../db/database';
 import { formulaLines, formulas, ingredients } from '../db/schema';
 import { readStored } from './stored-value';

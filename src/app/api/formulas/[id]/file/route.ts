@@ -1,5 +1,6 @@
 import { writeFormulaCsv } from '@/formats/formula-csv';
 import type { FormulaFile } from '@/formats/formula-file';
+import { lookUp } from '@/formats/look-up';
 import { recipeJsonLd } from '@/formats/recipe-json-ld';
 import { sharedDatabase } from '@/server/db/database';
 import { answering, RequestError } from '@/server/read-request';
@@ -29,7 +30,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     if (!formula) throw new RequestError(404, 'This formula was deleted, or never was here.');
     const { file } = formula;
     const names = new Map((await listIngredients(db)).map(({ id, name }) => [id, name]));
-    const nameOf = (id: string) => file.ingredients[id]?.name ?? names.get(id) ?? id;
+    const nameOf = (id: string) => lookUp(file.ingredients, id)?.name ?? names.get(id) ?? id;
     const fileName = `${file.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.${format.ending}`;
     return new Response(format.write(file, nameOf), {
       headers: {

@@ -1,0 +1,103 @@
+// @ts-check
+/**
+ * Who may speak to the server, asked before anything else hears of a request. Plain JavaScript, since it stands in front of the bundled app.
+ */
+import { timingSafeEqual } from 'node:crypto';
+import { hostname, networkInterfaces } from 'node:os';
+
+/** Cookie by which a browser shows that it has had a page of ours; it is not sent along from pages of others. */
+export const TOKEN_COOKIE = 'dark-pour-token';
+
+const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
+const WRITES = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
+/** Largest body that is read, bytes: a larder's import. */
+const LARGEST_BODY = 40_000_000;
+
+/**
+ * @typedef {object} Asked what of a request decides
+ * @property {string} method
+ * @property {string} url path and query as they came
+ * @property {Readonly<Record<string, string | string[] | undefined>>} headers
+ *
+ * @typedef {{ status: number, message: string }} Refusal
+ */
+
+/**
+ * Names and addresses under which this machine is known: a page that had another name bound to our address may neither read nor write.
+ *
+ * @param {readonly string[]} others names given besides
+ * @returns {Set<string>}
+ */
+export function ownNames(others = []) {
+  const addresses = Object.values(networkInterfaces()).flatMap((each) => (each ?? []).map(({ address }) => address));
+  const machine = hostname().toLowerCase();
+  return new Set(
+    ['localhost', '127.0.0.1', '::1', machine, `${machine}.local`, ...addresses, ...others].map((name) =>
+      name.toLowerCase(),
+    ),
+  );
+}
+
+/**
+ * Host and port of a `Host` header or of an origin.
+ *
+ * @param {string} authority
+ */
+function hostOf(authority) {
+  try {
+    const { hostname: name, host } = new URL(`http://${authority}`);
+    return { name: name.replace(/^\[|\]$/g, '').toLowerCase(), host: host.toLowerCase() };
+  } catch {
+    return undefined;
+  }
+}
+
+/** Whether a path can be read: no broken percent signs, nothing that cannot be seen. @param {string} url */
+function isReadable(url) {
+  try {
+    // biome-ignore lint/suspicious/noControlCharactersInRegex: they are what is looked for
+    return url.startsWith('/') && !/[\u0000-\u001f\u007f]/.test(decodeURIComponent(url.split('?')[0] ?? ''));
+  } catch {
+    return false;
+  }
+}
+
+/** @param {string | undefined} header @param {string} name */
+export function cookieIn(header, name) {
+  const found = (header ?? '').split(';').find((each) => each.trim().startsWith(`${name}=`));
+  return found?.trim().slice(name.length + 1);
+}
+
+/** @param {string} a @param {string} b */
+const isSame = (a, b) => a.length === b.length && timingSafeEqual(Buffer.from(a), Buffer.from(b));
+
+/**
+ * Why a request is not let in; nothing for one that is.
+ *
+ * @param {Asked} asked
+ * @param {{ names: ReadonlySet<string>, token: string }} ours
+ * @returns {Refusal | undefined}
+ */
+export function refusalOf({ method, url, headers }, { names, token }) {
+  if (!READS.has(method) && !WRITES.has(method)) return { status: 405, message: 'That cannot be done here.' };
+  if (!isReadable(url)) return { status: 400, message: 'That address cannot be read.' };
+  const host = hostOf(String(headers.host ?? ''));
+  if (!host || !names.has(host.name)) {
+    return { status: 421, message: 'Dark Pour does not answer to that name. Start it with --allow-host to let it.' };
+  }
+  if (READS.has(method)) return undefined;
+  const origin = String(headers.origin ?? '');
+  const from = /^https?:\/\//.test(origin) ? hostOf(origin.replace(/^https?:\/\//, '')) : undefined;
+  const shown = cookieIn(String(headers.cookie ?? ''), TOKEN_COOKIE) ?? '';
+  if (from?.host !== host.host || !isSame(shown, token)) {
+    return { status: 403, message: 'Only pages of this Dark Pour may change its data.' };
+  }
+  const hasBody = headers['transfer-encoding'] !== undefined || Number(headers['content-length'] ?? 0) > 0;
+  if (hasBody && !/^application\/json\b/i.test(String(headers['content-type'] ?? ''))) {
+    return { status: 415, message: 'Only JSON can be read here.' };
+  }
+  if (Number(headers['content-length'] ?? 0) > LARGEST_BODY) {
+    return { status: 413, message: `That is over ${LARGEST_BODY / 1e6} MB; it should be far less.` };
+  }
+  return undefined;
+}

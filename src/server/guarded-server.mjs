@@ -1,0 +1,55 @@
+// @ts-check
+/** Serves the app behind its guard. Run with the options of `scripts/run/serve.mjs`, as JSON. */
+import { randomBytes } from 'node:crypto';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:http';
+import path from 'node:path';
+import next from 'next';
+import { cookieIn, ownNames, refusalOf, TOKEN_COOKIE } from './guard.mjs';
+
+/** Idle connections stay this long: a tablet that asks every ten seconds must not meet one that is just being closed. */
+const KEEP_ALIVE_MS = 75_000;
+const YEAR_S = 31_536_000;
+
+const { host, port, folder, mode, allowed } = JSON.parse(process.argv[2] ?? '{}');
+
+/** The token of this data folder: the same after a restart, so that an open bench goes on saving. */
+function tokenOf() {
+  const file = path.join(folder, 'token');
+  try {
+    const kept = readFileSync(file, 'utf8').trim();
+    if (kept.length === 64) return kept;
+  } catch {
+    // Not made yet.
+  }
+  const made = randomBytes(32).toString('hex');
+  mkdirSync(folder, { recursive: true });
+  writeFileSync(file, `${made}\n`, { mode: 0o600 });
+  return made;
+}
+
+const token = tokenOf();
+const names = ownNames(['0.0.0.0', '::'].includes(host) ? allowed : [host, ...allowed]);
+const app = next({ dev: mode === 'dev', hostname: host, port });
+const answer = app.getRequestHandler();
+await app.prepare();
+
+const server = createServer((request, response) => {
+  const { method = '', url = '', headers } = request;
+  const refusal = refusalOf({ method, url, headers }, { names, token });
+  if (refusal) {
+    response.writeHead(refusal.status, { 'content-type': 'application/json', connection: 'close' });
+    response.end(JSON.stringify({ message: refusal.message, issues: [] }));
+    return;
+  }
+  if (cookieIn(headers.cookie, TOKEN_COOKIE) !== token) {
+    response.appendHeader(
+      'set-cookie',
+      `${TOKEN_COOKIE}=${token}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Strict`,
+    );
+  }
+  void answer(request, response);
+});
+server.keepAliveTimeout = KEEP_ALIVE_MS;
+server.on('upgrade', app.getUpgradeHandler());
+server.listen(port, host);

@@ -1,0 +1,133 @@
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  unlinkSync,
+  writeFileSync,
+} from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { openDatabase } from '@/server/db/database';
+import { DataTroubleError, diskTrouble } from '@/server/db/disk';
+import { forTheLog, troubleOf } from '@/server/db/trouble-of';
+import { changeSettings, readSettings } from '@/server/repositories/settings';
+
+const home = mkdtempSync(path.join(tmpdir(), 'dark-pour-durable-'));
+const newFolder = (name: string) => path.join(home, name);
+/** A folder with a kitchen of its own: a copy of one, since making a database takes seconds. */
+function kitchenFolder(name: string): string {
+  cpSync(newFolder('first'), newFolder(name), { recursive: true });
+  return newFolder(name);
+}
+beforeAll(async () => {
+  const { close } = await openDatabase(newFolder('first'));
+  await close();
+});
+afterAll(() => rmSync(home, { recursive: true, force: true }));
+
+describe('a kitchen on the disk', () => {
+  it('is marked once it is whole, opens again, and is never made anew where its database is gone', async () => {
+    const folder = kitchenFolder('marked');
+    const first = await openDatabase(folder);
+    await changeSettings(first.db, { temperature: 'F' });
+    await first.close();
+    expect(JSON.parse(readFileSync(path.join(folder, 'kitchen.json'), 'utf8'))).toHaveProperty('since');
+    expect(existsSync(path.join(folder, 'making'))).toBe(false);
+
+    const again = await openDatabase(folder);
+    expect((await readSettings(again.db)).temperature).toBe('F');
+    await again.close();
+
+    rmSync(path.join(folder, 'db'), { recursive: true });
+    await expect(openDatabase(folder)).rejects.toThrow(/its database is gone. Nothing was changed/);
+    expect(existsSync(path.join(folder, 'db'))).toBe(false);
+  });
+
+  it('that was being made when the power went is put aside and made anew', async () => {
+    const folder = newFolder('unfinished');
+    mkdirSync(path.join(folder, 'db'), { recursive: true });
+    writeFileSync(path.join(folder, 'making'), '');
+    writeFileSync(path.join(folder, 'db', 'PG_VERSION'), '');
+    const { db, close } = await openDatabase(folder);
+    expect((await readSettings(db)).weight).toBe('g');
+    await close();
+    expect(readdirSync(folder).filter((name) => name.startsWith('db-unfinished-'))).toHaveLength(1);
+  });
+
+  it('whose log has been deleted acknowledges nothing more, says so, and lets the folder go', async () => {
+    const folder = kitchenFolder('deleted-log');
+    const onEnd = vi.fn();
+    const { db } = await openDatabase(folder, onEnd);
+    await changeSettings(db, { temperature: 'F' });
+    for (const name of readdirSync(path.join(folder, 'db', 'pg_wal'), { withFileTypes: true })) {
+      if (name.isFile()) unlinkSync(path.join(folder, 'db', 'pg_wal', name.name));
+    }
+    for (let i = 0; i < 2; i++) {
+      const error = await changeSettings(db, { temperature: 'C' }).then(
+        () => undefined,
+        (refused: unknown) => refused,
+      );
+      expect(troubleOf(error)?.message).toContain('the disk did not take a save');
+    }
+    expect(onEnd).toHaveBeenCalledOnce();
+    expect(existsSync(path.join(folder, 'owner.json'))).toBe(false);
+  });
+
+  it('whose folder has been deleted refuses a save before it is tried', async () => {
+    const folder = kitchenFolder('deleted');
+    const { db, close } = await openDatabase(folder);
+    expect(diskTrouble(folder)).toBeUndefined();
+    rmSync(folder, { recursive: true });
+    expect(diskTrouble(folder)).toContain('is gone: nothing can be saved');
+    const error: unknown = await changeSettings(db, { weight: 'oz' }).catch((refused: unknown) => refused);
+    expect(troubleOf(error)).toBeInstanceOf(DataTroubleError);
+    await close().catch(() => undefined);
+  });
+
+  it('lets a save go before statements that wait, and nothing between the parts of one', async () => {
+    const { db, close } = await openDatabase(kitchenFolder('turns'));
+    const order: string[] = [];
+    const reading = Array.from({ length: 20 }, (_, i) => db.execute('select 1').then(() => order.push(`read ${i}`)));
+    const writing = db
+      .transaction(async (tx) => {
+        await tx.execute('select 1');
+        order.push('write begins');
+        await tx.execute('select 1');
+        order.push('write ends');
+      })
+      .then(() => order.push('written'));
+    await Promise.all([...reading, writing]);
+    expect(order.indexOf('write begins')).toBeLessThan(3);
+    expect(order.indexOf('write ends')).toBe(order.indexOf('write begins') + 1);
+    await close();
+  });
+
+  it('undoes a transaction that fails, and goes on', async () => {
+    const { db, close } = await openDatabase(kitchenFolder('undone'));
+    await expect(
+      db.transaction(async (tx) => {
+        await changeSettings(tx as unknown as typeof db, { length: 'in' });
+        throw new Error('changed my mind');
+      }),
+    ).rejects.toThrow('changed my mind');
+    expect((await readSettings(db)).length).toBe('cm');
+    await close();
+  });
+});
+
+describe('an error for the log', () => {
+  it('is its cause, without the statement and what was to be kept', async () => {
+    const { db, close } = await openDatabase(kitchenFolder('log'));
+    const secret = 'a secret recipe';
+    const error: unknown = await db.execute(`select '${secret}' from nowhere`).catch((refused: unknown) => refused);
+    expect(String(error)).toContain(secret);
+    expect(forTheLog(error)).toContain('nowhere');
+    expect(forTheLog(error)).not.toContain(secret);
+    await close();
+  });
+});
