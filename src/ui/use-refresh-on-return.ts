@@ -2,6 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
+import { savesSettled } from '@/kitchen/saves-under-way';
 
 /** Asks the server for the page that is shown. */
 let refresh: (() => void) | undefined;
@@ -14,6 +15,7 @@ if (typeof window !== 'undefined') {
 export function useRefreshOnReturn(): void {
   const router = useRouter();
   useEffect(() => {
-    refresh = () => router.refresh();
+    // A page that was left with a save under way may have changed what is shown here.
+    refresh = () => void savesSettled().then(() => router.refresh());
   }, [router]);
 }

@@ -87,7 +87,7 @@ export function BalanceScreen({
   const formula = useFormula(opened.file, larder, opened.base);
   const { draft, predicted, previous, edit } = formula;
   const file = useMemo(() => fileOf(draft), [draft]);
-  const autosave = useAutosave(id, opened, file);
+  const autosave = useAutosave(id, opened, file, formula.open);
   const [sheet, setSheet] = useState<OpenSheet | undefined>();
   const [rested, setRested] = useState(24);
   const [view, setView] = useState<MaterialView>('curve');

@@ -13,6 +13,7 @@ export function saveWords(state: SaveState): string {
     case 'opening':
       return 'Opening…';
     case 'saved':
+    case 'followed':
       return 'Saved';
     case 'waiting':
     case 'saving':
@@ -41,22 +42,15 @@ export function SaveNotice({
   const { state, left } = autosave;
   if (state.kind === 'stale') {
     const { theirs } = state;
-    const at = new Date(theirs.updatedAt).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
+    const at = timeOf(theirs.updatedAt);
     return (
       <Notice>
         <p className="flex-1">
           <strong>Another tablet saved this formula at {at}.</strong> Yours is still here and nothing was overwritten.
-          Which one goes on?
+          Which one goes on? The other stays as a version.
         </p>
-        <Button
-          onClick={() => {
-            autosave.takeTheirs(theirs);
-            onOpen(theirs.file);
-          }}
-        >
-          Take theirs
-        </Button>
-        <Button onClick={() => autosave.keepMine(theirs)}>Keep mine</Button>
+        <Button onClick={() => void autosave.takeTheirs(theirs, () => onOpen(theirs.file))}>Take theirs</Button>
+        <Button onClick={() => void autosave.keepMine(theirs)}>Keep mine</Button>
         <div className="thin-scroll max-h-[26vh] w-full max-w-[560px] overflow-y-auto rounded-lg bg-sheet px-3 pb-2">
           <LaterSideBySide name={`saved there at ${at}`} file={theirs.file} draft={draft} larder={larder} />
         </div>
@@ -77,9 +71,19 @@ export function SaveNotice({
     return (
       <Notice>
         <p className="flex-1">
-          <strong>Not saved yet.</strong> {state.message}
+          <strong>Not saved yet.</strong> {state.message}{' '}
+          {autosave.isKept
+            ? 'The changes are kept on this tablet.'
+            : 'This tablet has no room to keep the changes: leave this page open.'}
         </p>
         <Button onClick={autosave.saveNow}>Try now</Button>
+      </Notice>
+    );
+  }
+  if (state.kind === 'followed') {
+    return (
+      <Notice>
+        <p className="flex-1">Another tablet saved this formula at {timeOf(state.at)}; what you see is that.</p>
       </Notice>
     );
   }
@@ -87,22 +91,18 @@ export function SaveNotice({
     return (
       <Notice>
         <p className="flex-1">
-          <strong>This tablet has changes to this formula that were never saved.</strong>
+          <strong>This tablet has changes to this formula that were never saved.</strong> What is saved now stays as a
+          version where it is newer.
         </p>
-        <Button
-          onClick={() => {
-            onOpen(left);
-            autosave.letGoOfLeft();
-          }}
-        >
-          Bring them back
-        </Button>
+        <Button onClick={() => void autosave.bringBack(left, () => onOpen(left.formula))}>Bring them back</Button>
         <Button onClick={autosave.letGoOfLeft}>Let them go</Button>
       </Notice>
     );
   }
   return null;
 }
+
+const timeOf = (iso: string) => new Date(iso).toLocaleTimeString([], { hour: '2-digit', minute: '2-digit' });
 
 function Notice({ children }: { children: React.ReactNode }) {
   return (

@@ -10,7 +10,6 @@ const savedSchema = z.object({ revision: z.number(), updatedAt: z.string() });
 const storedSchema = z.object({ revision: z.number(), updatedAt: z.string(), file: formulaFileSchema });
 const staleSchema = z.object({ current: storedSchema });
 const refusedSchema = z.object({ message: z.string() });
-const keptSchema = z.object({ revision: z.number(), formula: formulaFileSchema });
 
 export type TheirVersion = z.output<typeof storedSchema>;
 
@@ -20,13 +19,9 @@ export const readStale = (body: unknown) => staleSchema.parse(body).current;
 export const readRefused = (body: unknown) => refusedSchema.parse(body).message;
 
 /** Work kept on the tablet; nothing when it cannot be read. */
-export function readKept(text: string): FormulaFile | undefined {
-  try {
-    const kept = keptSchema.safeParse(JSON.parse(text));
-    return kept.success ? kept.data.formula : undefined;
-  } catch {
-    return undefined;
-  }
+export function readKept(formula: unknown): FormulaFile | undefined {
+  const kept = formulaFileSchema.safeParse(formula);
+  return kept.success ? kept.data : undefined;
 }
 
 /** Text of a formula in the schema's own order, so that equal formulas read the same. */
