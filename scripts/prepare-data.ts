@@ -1,6 +1,9 @@
 import { troubleOf } from '../src/server/db/trouble-of';
 import { prepareData } from '../src/server/prepare-data';
 
+// What a kitchen keeps is for its own user alone.
+process.umask(0o077);
+
 const [folder, kind] = process.argv.slice(2);
 if (!folder) throw new Error('usage: prepare-data FOLDER [demo]');
 try {

@@ -11,6 +11,8 @@ import { cookieIn, ownNames, refusalOf, TOKEN_COOKIE } from './guard.mjs';
 const KEEP_ALIVE_MS = 75_000;
 const YEAR_S = 31_536_000;
 
+process.umask(0o077);
+
 const { host, port, folder, mode, allowed } = JSON.parse(process.argv[2] ?? '{}');
 
 /** The token of this data folder: the same after a restart, so that an open bench goes on saving. */
@@ -52,4 +54,9 @@ const server = createServer((request, response) => {
 });
 server.keepAliveTimeout = KEEP_ALIVE_MS;
 server.on('upgrade', app.getUpgradeHandler());
-server.listen(port, host);
+server.listen(port, host, () => {
+  // Where the shell commands find a kitchen that is open.
+  const at = host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host;
+  const address = `http://${at.includes(':') ? `[${at}]` : at}:${port}`;
+  writeFileSync(path.join(folder, 'server.json'), `${JSON.stringify({ address })}\n`, { mode: 0o600 });
+});

@@ -1,3 +1,5 @@
+import { backUpDaily } from './backup/daily';
+import { dataFolder } from './db/data-folder';
 import { sharedDatabase } from './db/database';
 import { forTheLog, troubleOf } from './db/trouble-of';
 import { forgetDeleted } from './repositories/formulas';
@@ -30,6 +32,7 @@ export async function startServer(): Promise<void> {
   process.once('SIGINT', () => void leave(0));
   try {
     const { db } = await sharedDatabase();
+    backUpDaily(dataFolder(), sharedDatabase);
     await forgetDeleted(db, new Date(Date.now() - DELETED_KEPT_DAYS * DAY_MS));
   } catch (error) {
     process.stderr.write(`${troubleOf(error)?.message ?? `The data could not be opened: ${forTheLog(error)}`}\n`);

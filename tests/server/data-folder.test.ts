@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { existsSync, mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, unlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterEach, describe, expect, it } from 'vitest';
@@ -53,6 +53,20 @@ describe('one owner for a data folder', () => {
     const giveBack = await ownDataFolder(folder);
     expect(JSON.parse(readFileSync(path.join(folder, 'owner.json'), 'utf8')).pid).toBe(process.pid);
     giveBack();
+  });
+
+  it('refuses while another process lives, though its note was deleted or torn', async () => {
+    const folder = newFolder();
+    await startOwner(folder);
+    const pid = JSON.parse(readFileSync(path.join(folder, 'owner.json'), 'utf8')).pid as number;
+    for (const harm of [
+      () => unlinkSync(path.join(folder, 'owner.json')),
+      () => writeFileSync(path.join(folder, 'owner.json'), '{"pid":'),
+    ]) {
+      harm();
+      await expect(ownDataFolder(folder)).rejects.toThrow(/already open in another Dark Pour/);
+    }
+    process.kill(pid, 'SIGKILL');
   });
 
   it('is not fooled by a note whose process number was given to another process, nor by a torn note', async () => {

@@ -10,6 +10,7 @@ import { TopBar } from '@/ui/top-bar';
 import { KITCHEN_RULES, useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { CUP_WORDS, useCupSystem, useMeasures } from '@/ui/use-measure-system';
 import { useTheme } from '@/ui/use-theme';
+import { BackupPart } from './backup-part';
 import { SettingChoice } from './setting-choice';
 
 const languages = new Intl.DisplayNames('en-GB', { type: 'language' });
@@ -43,6 +44,12 @@ export function SettingsScreen() {
           }
         >
           <KitchenChoices settings={settings} onChange={set} />
+        </Part>
+        <Part
+          title="Backups"
+          text="Everything of the kitchen in one file. One a day is made by itself, beside the data folder, and kept for fourteen days; the first of each month for a year."
+        >
+          <BackupPart />
         </Part>
         <Part title="This tablet" text="What only this tablet does.">
           <TabletChoices />

@@ -19,12 +19,15 @@ export interface OpenDatabase {
   close(): Promise<void>;
 }
 
-function newestMigration(): string {
+/** Changes of the database's form this version knows, the oldest first. */
+export function knownSchemas(): string[] {
   const journal = JSON.parse(readFileSync(path.join(migrationsFolder(), 'meta', '_journal.json'), 'utf8')) as {
     entries: { tag: string }[];
   };
-  return journal.entries.at(-1)?.tag ?? 'none';
+  return journal.entries.map(({ tag }) => tag);
 }
+
+const newestMigration = () => knownSchemas().at(-1) ?? 'none';
 
 async function bringUpToDate(db: Database): Promise<void> {
   await migrate(db, { migrationsFolder: migrationsFolder() });

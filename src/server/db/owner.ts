@@ -1,4 +1,5 @@
 import { existsSync, mkdirSync, readFileSync, rmSync, statSync, utimesSync } from 'node:fs';
+import { createServer } from 'node:net';
 import { hostname } from 'node:os';
 import path from 'node:path';
 import lockfile from 'proper-lockfile';
@@ -11,7 +12,8 @@ import { z } from 'zod';
  * The owner is written down in `owner.json`. Whether it still lives is told by its process id together with the time that process
  * started, so a stale note left by a killed process is taken over at once and a busy owner is never mistaken for a dead
  * one. An owner on another machine (a shared folder) is believed as long as it renews the note. A short file lock keeps two starters
- * from taking over at the same time.
+ * from taking over at the same time. Where the system has them, a socket under the folder's own number stands as well: it is there as long as its
+ * process and nobody can delete or tear it.
  */
 const OWNER_FILE = 'owner.json';
 const RENEW_EVERY_MS = 5_000;
@@ -30,9 +32,10 @@ type Owner = z.infer<typeof ownerSchema>;
 export class DataFolderInUseError extends Error {
   override readonly name = 'DataFolderInUseError';
 
-  constructor(folder: string, owner: Owner) {
+  constructor(folder: string, owner: Owner | undefined) {
+    const who = owner ? ` (process ${owner.pid} on ${owner.host}, since ${owner.since})` : '';
     super(
-      `The data folder ${folder} is already open in another Dark Pour (process ${owner.pid} on ${owner.host}, since ${owner.since}). ` +
+      `The data folder ${folder} is already open in another Dark Pour${who}. ` +
         'Nothing was changed. Use that one, stop it first, or point DARK_POUR_DATA at another folder.',
     );
   }
@@ -72,6 +75,23 @@ function isAlive(owner: Owner, file: string): boolean {
 }
 
 /**
+ * Holds the folder's socket.
+ *
+ * @returns how to let go of it; nothing where another process holds it
+ */
+function holdSocket(folder: string): Promise<(() => void) | undefined> {
+  if (process.platform !== 'linux') return Promise.resolve(() => undefined);
+  const { dev, ino } = statSync(folder);
+  const server = createServer();
+  return new Promise((resolve) => {
+    server.once('error', () => resolve(undefined));
+    // A name that begins so is no file: it goes when its process does.
+    server.listen(`\0dark-pour:${dev}:${ino}`, () => resolve(() => server.close()));
+    server.unref();
+  });
+}
+
+/**
  * Takes ownership of a data folder, creating it when needed.
  *
  * @returns a function that gives it back
@@ -80,6 +100,8 @@ function isAlive(owner: Owner, file: string): boolean {
 export async function ownDataFolder(folder: string): Promise<() => void> {
   mkdirSync(folder, { recursive: true });
   const file = path.join(folder, OWNER_FILE);
+  let me: Owner;
+  let letGo: (() => void) | undefined;
   const unlock = await lockfile.lock(folder, {
     lockfilePath: path.join(folder, 'owner.lock'),
     stale: 5_000,
@@ -88,7 +110,9 @@ export async function ownDataFolder(folder: string): Promise<() => void> {
   try {
     const current = readOwner(file);
     if (current && isAlive(current, file)) throw new DataFolderInUseError(folder, current);
-    const me: Owner = {
+    letGo = await holdSocket(folder);
+    if (!letGo) throw new DataFolderInUseError(folder, current);
+    me = {
       pid: process.pid,
       processStarted: processStarted(process.pid),
       host: hostname(),
@@ -101,10 +125,12 @@ export async function ownDataFolder(folder: string): Promise<() => void> {
   const renew = setInterval(() => {
     const now = new Date();
     if (existsSync(file)) utimesSync(file, now, now);
+    else if (existsSync(folder)) writeFileAtomic.sync(file, `${JSON.stringify(me)}\n`);
   }, RENEW_EVERY_MS);
   renew.unref();
   return () => {
     clearInterval(renew);
+    letGo?.();
     rmSync(file, { force: true });
   };
 }

@@ -29,6 +29,11 @@ function toStored({ position: _, revision, ...row }: Row): StoredIngredient {
 /** Ingredients read before, by database: a row that has not changed since is not read a second time. */
 const readBefore = new WeakMap<Database, Map<string, StoredIngredient>>();
 
+/** Lets go of what was read: the rows have been replaced. */
+export function forgetLarder(db: Database): void {
+  readBefore.delete(db);
+}
+
 /** {@link toStored} for a whole larder, which every page asks for. */
 function allStored(db: Database, rows: readonly Row[]): StoredIngredient[] {
   const before = readBefore.get(db);

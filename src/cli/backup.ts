@@ -1,0 +1,115 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { stdin, stdout } from 'node:process';
+import { createInterface } from 'node:readline/promises';
+import { parseArgs } from 'node:util';
+import type { Backup, TableChange } from '@/formats/backup-file';
+import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
+import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
+import { dataFolder } from '@/server/db/data-folder';
+import { knownSchemas, openDatabase } from '@/server/db/database';
+import { DataFolderInUseError } from '@/server/db/owner';
+import { troubleOf } from '@/server/db/trouble-of';
+import { TOKEN_COOKIE } from '@/server/guard.mjs';
+
+const USAGE = `npm run backup  [-- FILE]          everything of the kitchen into one file
+npm run restore -- FILE [--yes]    puts it in the place of all there is, after a look
+--data FOLDER names another data folder than DARK_POUR_DATA or .data.
+`;
+
+/** A kitchen, open here or in a server that runs. */
+interface Kitchen {
+  take(): Promise<Buffer>;
+  compare(file: Buffer): Promise<readonly TableChange[]>;
+  restore(file: Buffer): Promise<void>;
+  close(): Promise<void>;
+}
+
+async function openHere(folder: string): Promise<Kitchen> {
+  const { db, schemaName, close } = await openDatabase(folder);
+  const read = (file: Buffer): Promise<Backup> => unpackBackup(file, knownSchemas());
+  return {
+    take: async () => packBackup(await takeBackup(db, schemaName, new Date())),
+    compare: async (file) => compareBackup(db, await read(file)),
+    restore: async (file) => restoreBackup(db, await read(file)),
+    close,
+  };
+}
+
+/** A kitchen whose server runs is asked as one of its own pages would. */
+function askServer(folder: string): Kitchen {
+  const text = (name: string) => readFileSync(path.join(folder, name), 'utf8');
+  const { address } = JSON.parse(text('server.json')) as { address: string };
+  const headers = {
+    origin: address,
+    cookie: `${TOKEN_COOKIE}=${text('token').trim()}`,
+    'content-type': 'application/json',
+  };
+  const ask = async (init?: RequestInit) => {
+    const answer = await fetch(`${address}/api/backup`, { ...init, headers });
+    if (!answer.ok) throw new BackupError(((await answer.json()) as { message: string }).message);
+    return answer;
+  };
+  const send = (file: Buffer, preview: boolean) =>
+    ask({ method: 'POST', body: JSON.stringify({ backup: file.toString('base64'), preview }) });
+  return {
+    take: async () => Buffer.from(await (await ask()).arrayBuffer()),
+    compare: async (file) => ((await (await send(file, true)).json()) as { changes: TableChange[] }).changes,
+    restore: async (file) => void (await send(file, false)),
+    close: async () => undefined,
+  };
+}
+
+async function open(folder: string): Promise<Kitchen> {
+  try {
+    return await openHere(folder);
+  } catch (error) {
+    if (error instanceof DataFolderInUseError) return askServer(folder);
+    throw error;
+  }
+}
+
+async function isWanted(changes: readonly TableChange[]): Promise<boolean> {
+  for (const { table, added, changed, removed } of changes) {
+    if (added + changed + removed > 0) stdout.write(`${table}: ${added} new, ${changed} changed, ${removed} gone\n`);
+  }
+  if (!stdin.isTTY) {
+    stdout.write('Nothing was changed: add --yes to put it back.\n');
+    return false;
+  }
+  const asking = createInterface({ input: stdin, output: stdout });
+  const answer = await asking.question('Put it back? All of it or nothing. [y/N] ');
+  asking.close();
+  return /^y(es)?$/i.test(answer.trim());
+}
+
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
+  options: { data: { type: 'string' }, yes: { type: 'boolean', default: false } },
+});
+const [command, file] = positionals;
+const folder = values.data ? path.resolve(values.data) : dataFolder();
+try {
+  if (command === 'backup') {
+    const place = path.resolve(file ?? `dark-pour-${new Date().toISOString().slice(0, 10)}.backup`);
+    const kitchen = await open(folder);
+    writeFileSync(place, await kitchen.take(), { mode: 0o600 });
+    await kitchen.close();
+    stdout.write(`${place}\n`);
+  } else if (command === 'restore' && file) {
+    const bytes = readFileSync(file);
+    await unpackBackup(bytes, knownSchemas());
+    const kitchen = await open(folder);
+    if (values.yes || (await isWanted(await kitchen.compare(bytes)))) {
+      await kitchen.restore(bytes);
+      stdout.write(`${folder} is what the backup was.\n`);
+    }
+    await kitchen.close();
+  } else {
+    process.stderr.write(USAGE);
+    process.exitCode = 2;
+  }
+} catch (error) {
+  process.stderr.write(`${(troubleOf(error) ?? (error as Error)).message}\n`);
+  process.exitCode = 1;
+}

@@ -1,0 +1,39 @@
+import { z } from 'zod';
+
+/** Tables of a kitchen in the order they are filled: what is pointed at before what points. */
+export const BACKUP_TABLES = ['settings', 'ingredients', 'formulas', 'formula_lines', 'formula_versions'] as const;
+
+export type BackupTable = (typeof BACKUP_TABLES)[number];
+
+/** A row as the database writes it, its json as text so that the order of its keys stays. */
+const rowSchema = z.record(z.string().max(60), z.unknown());
+
+const MOST_ROWS = 2_000_000;
+
+/** Format `dark-pour/backup`, version 1: everything of a kitchen. On disk it is gzip over JSON, with the SHA-256 of `content` in front. */
+export const backupSchema = z.object({
+  format: z.literal('dark-pour/backup', { error: 'must be "dark-pour/backup"' }),
+  version: z.literal(1, { error: 'only version 1 can be read here' }),
+  /** ISO 8601 */
+  madeAt: z.iso.datetime(),
+  /** newest change of the database's form when it was made */
+  schema: z.string().max(80),
+  tables: z.object(
+    Object.fromEntries(BACKUP_TABLES.map((table) => [table, z.array(rowSchema).max(MOST_ROWS)])) as Record<
+      BackupTable,
+      z.ZodArray<typeof rowSchema>
+    >,
+  ),
+});
+
+export type Backup = z.output<typeof backupSchema>;
+export type BackupRow = z.output<typeof rowSchema>;
+
+/** How many rows of a table would come, change and go. */
+export interface TableChange {
+  readonly table: BackupTable;
+  readonly added: number;
+  readonly changed: number;
+  readonly removed: number;
+  readonly same: number;
+}

@@ -1,0 +1,94 @@
+import { sql } from 'drizzle-orm';
+import { BACKUP_TABLES, type Backup, type BackupRow, type BackupTable, type TableChange } from '@/formats/backup-file';
+import type { Database } from '../db/database';
+import { forgetLarder } from '../repositories/larder';
+
+/** What tells the rows of a table apart. */
+const KEYS: Readonly<Record<BackupTable, readonly string[]>> = {
+  settings: ['name'],
+  ingredients: ['id'],
+  formulas: ['id'],
+  formula_lines: ['formula_id', 'position'],
+  formula_versions: ['id'],
+};
+const ROWS_AT_ONCE = 200;
+
+/** A query's rows, whatever database answers. */
+async function rowsOf<Row>(db: Pick<Database, 'execute'>, query: ReturnType<typeof sql>): Promise<Row[]> {
+  return (await db.execute(query)).rows as unknown as Row[];
+}
+
+async function readTable(db: Pick<Database, 'execute'>, table: BackupTable): Promise<BackupRow[]> {
+  const name = sql.identifier(table);
+  const order = sql.join(
+    KEYS[table].map((key) => sql.identifier(key)),
+    sql`, `,
+  );
+  const found = await rowsOf<{ row: string }>(
+    db,
+    sql`select row_to_json(t)::text as row from ${name} t order by ${order}`,
+  );
+  return found.map(({ row }) => JSON.parse(row) as BackupRow);
+}
+
+/** Everything of a kitchen at one moment. */
+export async function takeBackup(db: Database, schema: string, now: Date): Promise<Backup> {
+  return db.transaction(async (tx) => {
+    const tables = {} as Record<BackupTable, BackupRow[]>;
+    for (const table of BACKUP_TABLES) tables[table] = await readTable(tx, table);
+    return { format: 'dark-pour/backup', version: 1, madeAt: now.toISOString(), schema, tables };
+  });
+}
+
+/** What a backup would change here, table by table. Nothing is changed. */
+export async function compareBackup(db: Database, backup: Backup): Promise<TableChange[]> {
+  const changes: TableChange[] = [];
+  for (const table of BACKUP_TABLES) {
+    const keyOf = (row: BackupRow) => JSON.stringify(KEYS[table].map((key) => row[key]));
+    const here = new Map((await readTable(db, table)).map((row) => [keyOf(row), JSON.stringify(row)]));
+    const count = { added: 0, changed: 0, same: 0 };
+    for (const row of backup.tables[table]) {
+      const now = here.get(keyOf(row));
+      here.delete(keyOf(row));
+      if (now === undefined) count.added += 1;
+      else if (now === JSON.stringify(row)) count.same += 1;
+      else count.changed += 1;
+    }
+    changes.push({ table, ...count, removed: here.size });
+  }
+  return changes;
+}
+
+/** Columns of a table, as the database has them. */
+async function columnsOf(db: Pick<Database, 'execute'>, table: BackupTable): Promise<Set<string>> {
+  const found = await rowsOf<{ name: string }>(
+    db,
+    sql`select column_name as name from information_schema.columns where table_schema = current_schema() and table_name = ${table}`,
+  );
+  return new Set(found.map(({ name }) => name));
+}
+
+/** Puts a backup in the place of all there is: everything or nothing. A column that it does not have takes its usual value. */
+export async function restoreBackup(db: Database, backup: Backup): Promise<void> {
+  await db.transaction(async (tx) => {
+    for (const table of BACKUP_TABLES.toReversed()) await tx.execute(sql`delete from ${sql.identifier(table)}`);
+    for (const table of BACKUP_TABLES) {
+      const known = await columnsOf(tx, table);
+      const rows = backup.tables[table];
+      const present = Object.keys(rows[0] ?? {}).filter((column) => known.has(column));
+      if (present.length === 0) continue;
+      const columns = sql.join(
+        present.map((column) => sql.identifier(column)),
+        sql`, `,
+      );
+      const name = sql.identifier(table);
+      for (let i = 0; i < rows.length; i += ROWS_AT_ONCE) {
+        const text = JSON.stringify(rows.slice(i, i + ROWS_AT_ONCE));
+        await tx.execute(
+          sql`insert into ${name} (${columns}) select ${columns} from json_populate_recordset(null::${name}, ${text}::json)`,
+        );
+      }
+    }
+  });
+  forgetLarder(db);
+}

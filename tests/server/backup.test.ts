@@ -1,0 +1,150 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import type { Backup } from '@/formats/backup-file';
+import { backUpToday } from '@/server/backup/daily';
+import { backupsFolder, listKept, outdated, readKept } from '@/server/backup/kept-backups';
+import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
+import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
+import { type OpenDatabase, openMemoryDatabase } from '@/server/db/database';
+import { lanternMillFormulas } from '@/server/demo/lantern-mill';
+import { createFormula, createFormulas, listFormulas } from '@/server/repositories/formulas';
+import { listIngredients, stockEmptyLarder } from '@/server/repositories/larder';
+import { changeSettings, readSettings } from '@/server/repositories/settings';
+import { startingLarder } from '@/server/repositories/starting-larder';
+import { addVersion, listVersions } from '@/server/repositories/versions';
+
+let kitchen: OpenDatabase;
+let other: OpenDatabase;
+let backup: Backup;
+const home = mkdtempSync(path.join(tmpdir(), 'dark-pour-backup-'));
+const now = new Date('2026-11-26T08:00:00Z');
+
+beforeAll(async () => {
+  kitchen = await openMemoryDatabase();
+  await stockEmptyLarder(kitchen.db, startingLarder());
+  await createFormulas(kitchen.db, lanternMillFormulas(), now);
+  const [base] = await listFormulas(kitchen.db);
+  if (!base) throw new Error('no formula');
+  await createFormula(kitchen.db, { ...base.file, name: 'A variant' }, now, base.id);
+  await addVersion(kitchen.db, base.id, { name: 'before the fair', note: 'ünïcödé “quoted”', file: base.file }, now);
+  await changeSettings(kitchen.db, { temperature: 'F' });
+  backup = await takeBackup(kitchen.db, kitchen.schemaName, now);
+  other = await openMemoryDatabase();
+});
+afterAll(async () => {
+  await kitchen.close();
+  await other.close();
+  rmSync(home, { recursive: true, force: true });
+});
+
+/** All that can be seen of a kitchen. */
+async function everything({ db }: OpenDatabase) {
+  const formulas = await listFormulas(db);
+  return {
+    formulas,
+    versions: await Promise.all(formulas.map(({ id }) => listVersions(db, id))),
+    ingredients: await listIngredients(db),
+    // Written out: the order of measures says which is usual.
+    measures: JSON.stringify((await listIngredients(db)).map(({ measures }) => measures)),
+    settings: await readSettings(db),
+  };
+}
+
+describe('a backup', () => {
+  it('put into an empty kitchen gives the very same one, through the file too', async () => {
+    const read = await unpackBackup(await packBackup(backup), [kitchen.schemaName]);
+    expect(read).toEqual(backup);
+    expect((await compareBackup(other.db, read)).find(({ table }) => table === 'formulas')).toMatchObject({
+      added: backup.tables.formulas.length,
+      removed: 0,
+    });
+    await restoreBackup(other.db, read);
+    expect(await everything(other)).toEqual(await everything(kitchen));
+    for (const change of await compareBackup(other.db, read)) {
+      expect(change).toMatchObject({ added: 0, changed: 0, removed: 0 });
+    }
+  });
+
+  it('over another kitchen says before what it changes, and leaves nothing of that one', async () => {
+    await changeSettings(other.db, { temperature: 'C', weight: 'oz' });
+    const [formula] = await listFormulas(other.db);
+    if (!formula) throw new Error('no formula');
+    await createFormula(other.db, { ...formula.file, name: 'Made since' }, now);
+    const changes = await compareBackup(other.db, backup);
+    expect(changes.find(({ table }) => table === 'formulas')).toMatchObject({ added: 0, changed: 0, removed: 1 });
+    expect(changes.find(({ table }) => table === 'settings')).toMatchObject({ changed: 1, removed: 1 });
+    await restoreBackup(other.db, backup);
+    expect(await everything(other)).toEqual(await everything(kitchen));
+  });
+
+  it('that cannot be put back whole changes nothing', async () => {
+    const before = await everything(other);
+    const [first] = backup.tables.formula_lines;
+    const broken = { ...backup, tables: { ...backup.tables, formula_lines: [{ ...first, formula_id: 'of nobody' }] } };
+    await expect(restoreBackup(other.db, broken)).rejects.toThrow();
+    expect(await everything(other)).toEqual(before);
+  });
+
+  it('takes columns it does not have at their usual value, and leaves out those it should not have', async () => {
+    const without = backup.tables.ingredients.map(({ may_contain: _, ...row }) => ({
+      ...row,
+      'x"; drop table formulas; --': 1,
+    }));
+    await restoreBackup(other.db, { ...backup, tables: { ...backup.tables, ingredients: without } });
+    expect((await listIngredients(other.db))[0]?.mayContain).toEqual([]);
+    expect((await listFormulas(other.db)).length).toBeGreaterThan(3);
+  });
+
+  it('that is cut off, changed, foreign, newer or hostile is refused with a word', async () => {
+    const bytes = await packBackup(backup);
+    const packed = (value: unknown) => gzipSync(`${'0'.repeat(64)}\n${JSON.stringify(value)}`);
+    for (const [wrong, words] of [
+      [bytes.subarray(0, bytes.length / 2), 'cannot be unpacked'],
+      [Buffer.from('not a backup at all'), 'cannot be unpacked'],
+      [gzipSync('hello'), 'checksum differs'],
+      [packed(backup), 'checksum differs'],
+      [await packBackup({ ...backup, schema: '9999_from_tomorrow' }), 'made by a newer Dark Pour'],
+      [await packBackup({ ...backup, version: 2 } as unknown as Backup), 'only version 1'],
+      [await packBackup({ tables: {} } as unknown as Backup), 'format'],
+      [
+        await packBackup({ ...backup, tables: { ...backup.tables, formulas: 7 } } as unknown as Backup),
+        'tables.formulas',
+      ],
+    ] as const) {
+      const refused = await unpackBackup(wrong, [kitchen.schemaName]).catch((error: unknown) => error);
+      expect(refused).toBeInstanceOf(BackupError);
+      expect((refused as Error).message).toContain(words);
+    }
+  });
+});
+
+describe('daily backups', () => {
+  it('are made once a day, outside the data folder, and can be read again', async () => {
+    const folder = path.join(home, 'data');
+    expect(await backUpToday(folder, kitchen, now)).toBe(true);
+    expect(await backUpToday(folder, kitchen, new Date(now.getTime() + 3_600_000))).toBe(false);
+    expect(backupsFolder(folder)).not.toContain(`${folder}/`);
+    expect(listKept(folder)).toMatchObject([{ day: '2026-11-26' }]);
+    const bytes = readKept(folder, '2026-11-26');
+    expect(bytes && (await unpackBackup(bytes, [kitchen.schemaName]))).toEqual(backup);
+    expect(readKept(folder, '../../etc/passwd')).toBeUndefined();
+  });
+
+  it('stay fourteen days, and the first of each month for a year', () => {
+    const days = Array.from({ length: 800 }, (_, i) => new Date(Date.UTC(2025, 0, 1 + i)).toISOString().slice(0, 10));
+    let kept: string[] = [];
+    for (const day of days) {
+      kept.push(day);
+      const gone = new Set(outdated(kept));
+      kept = kept.filter((each) => !gone.has(each));
+    }
+    const newest = days.slice(-14);
+    expect(kept.slice(-14)).toEqual(newest);
+    const months = kept.filter((day) => day.endsWith('-01'));
+    expect(months.length).toBe(12);
+    expect(kept.length).toBeLessThanOrEqual(14 + 12);
+  });
+});
