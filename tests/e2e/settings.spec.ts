@@ -69,3 +69,31 @@ test('a choice that could not be kept is told, and the old one stays', async ({ 
   await expect(page.getByRole('main').getByRole('alert')).toContainText('cannot be reached');
   await expect(page.getByLabel('Weights')).toHaveValue('g');
 });
+
+test('a backup is taken, looked at and put back; what is no backup is refused with a word', async ({
+  page,
+  silent,
+}) => {
+  await page.goto('/settings');
+  const download = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Back up now' }).click();
+  const file = await (await download).path();
+  const id = await openFormula(page, { name: 'Made after the backup' });
+
+  await page.goto('/settings');
+  await page.getByTestId('backup-file').setInputFiles({ name: 'x.backup', mimeType: '', buffer: Buffer.from('no') });
+  await expect(page.getByRole('main').getByRole('alert')).toContainText('This is no backup of Dark Pour');
+  await page.getByTestId('backup-file').setInputFiles(file);
+  const preview = page.getByRole('region', { name: 'Putting a backup back' });
+  await expect(preview).toContainText('formulas: 1 gone');
+  await preview.getByRole('button', { name: 'Leave it' }).click();
+  expect((await page.request.get(`/api/formulas/${id}`)).status()).toBe(200);
+
+  await page.getByTestId('backup-file').setInputFiles(file);
+  await preview.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByText('It is put back.')).toBeVisible();
+  expect((await page.request.get(`/api/formulas/${id}`)).status()).toBe(404);
+  await expect(page.getByRole('link', { name: /^\d{4}-\d{2}-\d{2}$/ })).toBeVisible();
+  await expectAccessible(page);
+  expect(silent).toEqual([]);
+});
