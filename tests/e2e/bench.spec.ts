@@ -44,7 +44,7 @@ test('a balance is proposed with a goal, refused, and tried another way; nothing
   await page.keyboard.press('b');
   await card.getByRole('button', { name: 'Try another way' }).click();
   await expect(page.getByLabel('What the balance is after')).toHaveValue('leastSugar');
-  await expect(card).toContainText(/This would land:/);
+  await expect(card).toContainText(/This would just land:/);
   await card.getByRole('button', { name: /Accept/ }).click();
   await saved(page);
   expect((await kept(page, id)).file.lines.map(({ grams }) => grams)).not.toEqual([200, 200, 20]);
