@@ -1,4 +1,6 @@
 import { networkInterfaces } from 'node:os';
+import { isLoopback } from '../../src/server/guard.mjs';
+import { hasPasscode } from '../../src/server/passcode.mjs';
 import { isFree } from './port.mjs';
 import { inProject, startNode, stop } from './project.mjs';
 
@@ -8,23 +10,17 @@ export async function refuseTakenPort(command, { host, port }) {
   stop(`Port ${port} on ${host} is in use. Stop what uses it, or choose another: ${command} -- --port ${port + 1}`);
 }
 
-/** Waits until the server answers, or has ended. */
-async function healthy(address, child) {
-  for (;;) {
-    if (child.exitCode !== null) return false;
-    try {
-      const answer = await fetch(`${address}/api/health`);
-      if (answer.ok) return true;
-    } catch {
-      // Not listening yet.
-    }
-    await new Promise((resolve) => setTimeout(resolve, 50));
-  }
+/** Waits until the server says that it listens, or has ended. */
+function healthy(child) {
+  return new Promise((resolve) => {
+    child.once('message', () => resolve(true));
+    child.once('exit', () => resolve(false));
+  });
 }
 
 /** Addresses under which the server can be opened, the one of this machine first. */
-function addresses(host, port) {
-  const at = (name) => `http://${name.includes(':') ? `[${name}]` : name}:${port}`;
+function addresses(host, port, scheme) {
+  const at = (name) => `${scheme}://${name.includes(':') ? `[${name}]` : name}:${port}`;
   if (host !== '0.0.0.0' && host !== '::') return [at(host)];
   const others = Object.values(networkInterfaces())
     .flatMap((each) => each ?? [])
@@ -35,12 +31,17 @@ function addresses(host, port) {
 /**
  * Serves the built app on a data folder until it is told to stop, and passes that on.
  *
- * @param {{ host: string, port: number, folder: string, allowed: string[], mode?: 'start' | 'dev', welcome: string }} options
+ * @param {{ host: string, port: number, folder: string, allowed: string[], cert?: string, key?: string, mode?: 'start' | 'dev', welcome: string }} options
  */
-export async function serve({ host, port, folder, allowed, mode = 'start', welcome }) {
-  const told = JSON.stringify({ host, port, folder, allowed, mode });
+export async function serve({ host, port, folder, allowed, cert, key, mode = 'start', welcome }) {
+  if (!isLoopback(host) && !hasPasscode(folder)) {
+    stop(
+      `On ${host} other machines reach this kitchen: set a passcode first, with npm run passcode -- --data ${folder}`,
+    );
+  }
+  const told = JSON.stringify({ host, port, folder, allowed, mode, cert, key });
   const child = startNode([inProject('src', 'server', 'guarded-server.mjs'), told], {
-    stdio: ['ignore', mode === 'dev' ? 'inherit' : 'ignore', 'inherit'],
+    stdio: ['ignore', mode === 'dev' ? 'inherit' : 'ignore', 'inherit', 'ipc'],
     env: {
       ...process.env,
       DARK_POUR_DATA: folder,
@@ -50,7 +51,12 @@ export async function serve({ host, port, folder, allowed, mode = 'start', welco
   });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill('SIGTERM'));
   child.once('exit', (code) => process.exit(code ?? 0));
-  const [own, ...others] = addresses(host, port);
-  if (!(await healthy(own, child))) return;
-  process.stdout.write(`${welcome}\n\n${[own, ...others].map((each) => `  ${each}\n`).join('')}\nStop with Ctrl+C.\n`);
+  const [own, ...others] = addresses(host, port, cert ? 'https' : 'http');
+  if (!(await healthy(child))) return;
+  const shown = [own, ...others].map((each) => `  ${each}\n`).join('');
+  process.stdout.write(`${welcome}\n\n${shown}\nStop with Ctrl+C.\n`);
+  if (!others[0]) return;
+  // Loaded late: what runs before anything is installed knows of this file.
+  const { default: qrCode } = await import('qrcode');
+  process.stdout.write(`\nFor a tablet:\n${await qrCode.toString(others[0], { type: 'terminal', small: true })}\n`);
 }

@@ -3,9 +3,11 @@
 import { randomBytes } from 'node:crypto';
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:http';
+import { createServer as createSecureServer } from 'node:https';
 import path from 'node:path';
 import next from 'next';
-import { cookieIn, ownNames, refusalOf, TOKEN_COOKIE } from './guard.mjs';
+import { atTheDoor } from './door.mjs';
+import { cookieIn, isLoopback, ownNames, refusalOf, TOKEN_COOKIE } from './guard.mjs';
 
 /** Idle connections stay this long: a tablet that asks every ten seconds must not meet one that is just being closed. */
 const KEEP_ALIVE_MS = 75_000;
@@ -13,7 +15,11 @@ const YEAR_S = 31_536_000;
 
 process.umask(0o077);
 
-const { host, port, folder, mode, allowed } = JSON.parse(process.argv[2] ?? '{}');
+const { host, port, folder, mode, allowed, cert, key } = JSON.parse(process.argv[2] ?? '{}');
+const isSecure = Boolean(cert && key);
+/** Reached from other machines: only with the passcode. */
+const isOpen = !isLoopback(host);
+if (isOpen) process.env.DARK_POUR_DOOR = 'yes';
 
 /** The token of this data folder: the same after a restart, so that an open bench goes on saving. */
 function tokenOf() {
@@ -36,7 +42,8 @@ const app = next({ dev: mode === 'dev', hostname: host, port });
 const answer = app.getRequestHandler();
 await app.prepare();
 
-const server = createServer((request, response) => {
+/** @type {import('node:http').RequestListener} */
+const listener = async (request, response) => {
   const { method = '', url = '', headers } = request;
   const refusal = refusalOf({ method, url, headers }, { names, token });
   if (refusal) {
@@ -44,6 +51,7 @@ const server = createServer((request, response) => {
     response.end(JSON.stringify({ message: refusal.message, issues: [] }));
     return;
   }
+  if (isOpen && (await atTheDoor(request, response, { folder, isSecure }))) return;
   if (cookieIn(headers.cookie, TOKEN_COOKIE) !== token) {
     response.appendHeader(
       'set-cookie',
@@ -51,12 +59,16 @@ const server = createServer((request, response) => {
     );
   }
   void answer(request, response);
-});
+};
+const server = isSecure
+  ? createSecureServer({ cert: readFileSync(cert), key: readFileSync(key) }, listener)
+  : createServer(listener);
 server.keepAliveTimeout = KEEP_ALIVE_MS;
 server.on('upgrade', app.getUpgradeHandler());
 server.listen(port, host, () => {
   // Where the shell commands find a kitchen that is open.
   const at = host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host;
-  const address = `http://${at.includes(':') ? `[${at}]` : at}:${port}`;
+  const address = `http${isSecure ? 's' : ''}://${at.includes(':') ? `[${at}]` : at}:${port}`;
   writeFileSync(path.join(folder, 'server.json'), `${JSON.stringify({ address })}\n`, { mode: 0o600 });
+  process.send?.('listening');
 });

@@ -126,7 +126,9 @@ export function NumberField({
     <div className={`${LOOKS[look].root} ${className}`}>
       {/* All of the box takes a finger, its unit too. */}
       <label htmlFor={id} className={look === 'inline' ? '' : 'block'}>
-        <span className={showLabel ? 'mb-1 block text-[0.86rem] text-mute' : 'sr-only'}>{label}</span>
+        <span id={`${id}-label`} className={showLabel ? 'mb-1 block text-[0.86rem] text-mute' : 'sr-only'}>
+          {label}
+        </span>
         <span
           className={`${LOOKS[look].box} focus-within:outline-2 focus-within:outline-enamel has-disabled:border-dashed has-disabled:bg-rule-soft ${
             typed?.message ? 'border-off' : LOOKS[look].rest
@@ -134,6 +136,7 @@ export function NumberField({
         >
           <input
             id={id}
+            aria-labelledby={`${id}-label`}
             // A keypad without letters or a stroke could type no measure.
             inputMode={rules.measures || rules.unitNeeded ? 'text' : 'decimal'}
             autoComplete="off"

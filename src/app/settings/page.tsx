@@ -5,5 +5,5 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Settings' };
 
 export default function SettingsPage() {
-  return <SettingsScreen />;
+  return <SettingsScreen hasDoor={process.env.DARK_POUR_DOOR === 'yes'} />;
 }

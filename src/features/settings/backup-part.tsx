@@ -5,6 +5,7 @@ import { type ChangeEvent, useEffect, useRef, useState } from 'react';
 import type { BackupTable } from '@/formats/backup-file';
 import { Button } from '@/ui/button';
 import { numeral } from '@/ui/settings/numerals';
+import { useSettings } from '@/ui/settings/settings-provider';
 import { type Kept, listBackups, type Preview, previewBackup, readBase64, restoreBackup } from './backup-requests';
 
 /** Larger files are refused before they are read, bytes. */
@@ -32,6 +33,7 @@ export function BackupPart() {
   const [said, setSaid] = useState<{ text: string; bad: boolean } | undefined>();
   const [isBusy, setBusy] = useState(false);
   const input = useRef<HTMLInputElement>(null);
+  const { settings, change } = useSettings();
 
   useEffect(() => {
     listBackups().then(setKept, () => undefined);
@@ -99,7 +101,7 @@ export function BackupPart() {
           aria-label="Putting a backup back"
         >
           <p className="font-semibold">
-            “{opened.name}”, made {new Date(opened.preview.madeAt).toLocaleString()}
+            “{opened.name}”, made {new Date(opened.preview.madeAt).toLocaleString(settings.numbers)}
           </p>
           {changes.length === 0 ? (
             <p>It is what is here: nothing would change.</p>
@@ -125,6 +127,8 @@ export function BackupPart() {
                     await restoreBackup(opened.text);
                     setOpened(undefined);
                     setSaid({ text: 'It is put back.', bad: false });
+                    // The settings are those of the backup, too.
+                    await change({});
                     setKept(await listBackups());
                   })
                 }

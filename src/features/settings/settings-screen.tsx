@@ -20,7 +20,12 @@ const LOCALES = NUMBER_LOCALES.map((locale) => [locale, languages.of(locale) ?? 
 const MONIES = CURRENCIES.map((code) => [code, `${code}, ${currencies.of(code) ?? code}`] as const);
 
 /** All settings in one place: those of the kitchen, which hold on every tablet, and those of this tablet. */
-export function SettingsScreen() {
+export function SettingsScreen({
+  hasDoor,
+}: {
+  /** tablets are let in by a passcode */
+  hasDoor: boolean;
+}) {
   const { settings, change } = useSettings();
   const [failure, setFailure] = useState<string | undefined>();
   const set = (wanted: SettingsChange) => {
@@ -53,6 +58,13 @@ export function SettingsScreen() {
         </Part>
         <Part title="This tablet" text="What only this tablet does.">
           <TabletChoices />
+          {hasDoor && (
+            <div className="py-2">
+              <a href="/leave" className="inline-flex min-h-11 items-center font-medium text-enamel">
+                Log out this tablet
+              </a>
+            </div>
+          )}
         </Part>
       </main>
     </>
