@@ -5,7 +5,7 @@ import path from 'node:path';
 import { ensureBuilt } from './run/ensure-built.mjs';
 import { ensureChromium } from './run/ensure-chromium.mjs';
 import { ensureInstalled } from './run/ensure-installed.mjs';
-import { program, runNode } from './run/project.mjs';
+import { inProject, program, runNode } from './run/project.mjs';
 
 ensureInstalled();
 const reports = mkdtempSync(path.join(tmpdir(), 'dark-pour-reports-'));
@@ -25,6 +25,12 @@ function readReport(file) {
   } catch {
     return undefined;
   }
+}
+
+/** Power cuts and kills, a few of each; the long run is `npm run test:crash`. */
+function crashTrials() {
+  const status = runNode([inProject('scripts', 'crash.mjs'), '--cuts', '7', '--kills', '5']);
+  count('crash trials', { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1 }, status);
 }
 
 /** A check that only passes or fails. */
@@ -66,6 +72,7 @@ runNode([program.next, 'typegen'], { stdio: ['ignore', 'ignore', 2] });
 check('types', [program.tsc, '--noEmit']);
 check('lint', [program.biome, 'check', '.']);
 unitTests();
+crashTrials();
 browserTests();
 rmSync(reports, { recursive: true });
 process.stdout.write(`${total.passed} passed, ${total.failed} failed\n`);

@@ -43,6 +43,7 @@ function askServer(folder: string): Kitchen {
   const headers = {
     origin: address,
     cookie: `${TOKEN_COOKIE}=${text('token').trim()}`,
+    authorization: `Bearer ${text('token').trim()}`,
     'content-type': 'application/json',
   };
   const ask = async (init?: RequestInit) => {

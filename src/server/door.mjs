@@ -67,7 +67,8 @@ export async function atTheDoor(request, response, { folder, isSecure }) {
       response.end();
     } else {
       tries.wasWrong(address, now);
-      response.writeHead(403, HEADERS);
+      // What is left of a form without end goes with the connection.
+      response.writeHead(403, { ...HEADERS, connection: 'close' });
       response.end(page('That is not the passcode.'));
     }
     return true;

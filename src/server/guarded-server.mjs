@@ -2,8 +2,8 @@
 /** Serves the app behind its guard. Run with the options of `scripts/run/serve.mjs`, as JSON. */
 import { randomBytes } from 'node:crypto';
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
-import { createServer } from 'node:http';
-import { createServer as createSecureServer } from 'node:https';
+import { createServer, request } from 'node:http';
+import { createServer as createSecureServer, request as secureRequest } from 'node:https';
 import path from 'node:path';
 import next from 'next';
 import { atTheDoor } from './door.mjs';
@@ -43,32 +43,47 @@ const answer = app.getRequestHandler();
 await app.prepare();
 
 /** @type {import('node:http').RequestListener} */
-const listener = async (request, response) => {
-  const { method = '', url = '', headers } = request;
+const listener = async (asked, response) => {
+  const { method = '', url = '', headers } = asked;
   const refusal = refusalOf({ method, url, headers }, { names, token });
   if (refusal) {
     response.writeHead(refusal.status, { 'content-type': 'application/json', connection: 'close' });
     response.end(JSON.stringify({ message: refusal.message, issues: [] }));
     return;
   }
-  if (isOpen && (await atTheDoor(request, response, { folder, isSecure }))) return;
+  // Who can read the token's file is at home here.
+  const isInside = headers.authorization === `Bearer ${token}`;
+  if (isOpen && !isInside && (await atTheDoor(asked, response, { folder, isSecure }))) return;
   if (cookieIn(headers.cookie, TOKEN_COOKIE) !== token) {
     response.appendHeader(
       'set-cookie',
       `${TOKEN_COOKIE}=${token}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Strict`,
     );
   }
-  void answer(request, response);
+  void answer(asked, response);
 };
 const server = isSecure
   ? createSecureServer({ cert: readFileSync(cert), key: readFileSync(key) }, listener)
   : createServer(listener);
 server.keepAliveTimeout = KEEP_ALIVE_MS;
 server.on('upgrade', app.getUpgradeHandler());
-server.listen(port, host, () => {
-  // Where the shell commands find a kitchen that is open.
+
+/** The first request, asked from inside: with it the data is opened, or the process ends with a word. @param {string} address */
+const opened = (address) =>
+  new Promise((resolve) => {
+    const ask = isSecure ? secureRequest : request;
+    const headers = { authorization: `Bearer ${token}` };
+    ask(`${address}/api/health`, { headers, rejectUnauthorized: false }, (answer) => {
+      answer.resume();
+      answer.on('end', resolve);
+    }).end();
+  });
+
+server.listen(port, host, async () => {
   const at = host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host;
   const address = `http${isSecure ? 's' : ''}://${at.includes(':') ? `[${at}]` : at}:${port}`;
+  await opened(address);
+  // Where the shell commands find a kitchen that is open.
   writeFileSync(path.join(folder, 'server.json'), `${JSON.stringify({ address })}\n`, { mode: 0o600 });
   process.send?.('listening');
 });
