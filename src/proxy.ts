@@ -38,4 +38,5 @@ export function proxy(request: NextRequest) {
   return response;
 }
 
-export const config = { matcher: [{ source: '/((?!_next/static|_next/image|favicon|icon).*)' }] };
+/** Pages alone: what routes answer is not shown as a page, and their bodies need not be held here first. */
+export const config = { matcher: [{ source: '/((?!api/|_next/static|_next/image|favicon|icon).*)' }] };

@@ -14,6 +14,8 @@ import { STAGES } from './stages';
 export const MOST_GRAMS = 100_000;
 /** Largest formula file that is read, in bytes; one formula is a few kilobytes. */
 export const LARGEST_FILE_BYTES = 5_000_000;
+/** The same for a file of many. */
+export const LARGEST_LIBRARY_BYTES = 30_000_000;
 const MOST_LINES = 60;
 
 const grams = z
@@ -162,7 +164,7 @@ export function readFormula(value: unknown): FormulaFile {
 }
 
 /** Most formulas one file may hold. */
-export const MOST_FORMULAS = 2000;
+export const MOST_FORMULAS = 10_000;
 
 /**
  * Reads one formula, a list of them, or a whole library file (`dark-pour/library`).
@@ -190,9 +192,9 @@ export function readFormulas(value: unknown): FormulaFile[] {
  *
  * @throws {FormulaFileError} not JSON, too large, or not a formula
  */
-export function parseFormulaText(text: string): unknown {
-  if (text.length > LARGEST_FILE_BYTES) {
-    throw new FormulaFileError('the file is over 5 MB; a formula file is a few kilobytes');
+export function parseFormulaText(text: string, mostBytes = LARGEST_FILE_BYTES): unknown {
+  if (text.length > mostBytes) {
+    throw new FormulaFileError(`the file is over ${mostBytes / 1e6} MB; a formula is a few kilobytes`);
   }
   try {
     return JSON.parse(text) as unknown;

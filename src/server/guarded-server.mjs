@@ -45,6 +45,7 @@ await app.prepare();
 /** @type {import('node:http').RequestListener} */
 const listener = async (asked, response) => {
   const { method = '', url = '', headers } = asked;
+  response.setHeader('x-content-type-options', 'nosniff');
   const refusal = refusalOf({ method, url, headers }, { names, token });
   if (refusal) {
     response.writeHead(refusal.status, { 'content-type': 'application/json', connection: 'close' });

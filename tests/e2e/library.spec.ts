@@ -112,7 +112,7 @@ test('a formula goes out as a file and comes back; files that are none are refus
       JSON.stringify({ ...STIFF_GANACHE, lines: [{ ingredient: 'water', grams: -4 }] }),
       'lines[0].grams: must be 0 g or more',
     ],
-    ['huge.json', `"${'x'.repeat(6_000_000)}"`, 'over 5 MB'],
+    ['huge.json', `"${'x'.repeat(31_000_000)}"`, 'over 30 MB'],
   ] as const) {
     await page.goto('/');
     await page

@@ -118,4 +118,26 @@ describe('the larder', () => {
     expect(told).toEqual([500, 1000, 1200]);
     expect(await findIngredient(kitchen.db, 'mill-dark')).toMatchObject({ note: 'changed by import', revision: 2 });
   });
+
+  it('an import changes nothing of a typical ingredient but price, stock and note, whatever it says', async () => {
+    const cream = await findIngredient(kitchen.db, 'cream-35');
+    if (!cream) throw new Error('no cream');
+    const change = {
+      ...cream,
+      name: 'Water',
+      components: { water: 100 },
+      allergens: [],
+      pricePerKg: 6.5,
+      origin: 'own' as const,
+    };
+    await importIngredients(kitchen.db, { add: [], change: [change] }, () => undefined);
+    expect(await findIngredient(kitchen.db, 'cream-35')).toEqual({
+      ...cream,
+      pricePerKg: 6.5,
+      revision: cream.revision + 1,
+    });
+    const added = { ...change, id: 'posing-as-typical', name: 'Posing', origin: 'typical' as const };
+    await importIngredients(kitchen.db, { add: [added], change: [] }, () => undefined);
+    expect((await findIngredient(kitchen.db, 'posing-as-typical'))?.origin).toBe('own');
+  });
 });

@@ -4,7 +4,7 @@ import { ClipboardList, ClipboardPaste, FileDown, FileUp, Plus, Search } from 'l
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { type ChangeEvent, useRef, useState, useTransition } from 'react';
-import { LARGEST_FILE_BYTES, parseFormulaText, readFormulas } from '@/formats/formula-file';
+import { LARGEST_LIBRARY_BYTES, parseFormulaText, readFormulas } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { findRecipe } from '@/formats/recipe-json-ld';
 import { Button } from '@/ui/button';
@@ -62,15 +62,15 @@ export function LibraryScreen({
     event.target.value = '';
     if (!file) return;
     void attempt(async () => {
-      if (file.size > LARGEST_FILE_BYTES)
-        throw new Error(`${file.name} is over 5 MB; a formula file is a few kilobytes.`);
+      if (file.size > LARGEST_LIBRARY_BYTES)
+        throw new Error(`${file.name} is over 30 MB; a formula is a few kilobytes.`);
       const text = await file.text();
       if (!/\.json$/i.test(file.name) && !/^\s*[[{"]/.test(text)) {
         setRecipe(text);
         return;
       }
       try {
-        const value = parseFormulaText(text);
+        const value = parseFormulaText(text, LARGEST_LIBRARY_BYTES);
         if (findRecipe(value)) {
           setRecipe(text);
           return;

@@ -168,7 +168,7 @@ export async function removeIngredient(
 }
 
 /**
- * Adds and changes many ingredients, all or nothing.
+ * Adds and changes many ingredients, all or nothing. What is added is the kitchen's own; of typical ones only price, stock and note change.
  *
  * @param onProgress told how many are done after every few hundred
  */
@@ -184,14 +184,29 @@ export async function importIngredients(
       const batch = plan.add.slice(from, from + BATCH);
       await tx
         .insert(ingredients)
-        .values(batch.map((ingredient, i) => ({ ...ingredient, position: (last?.n ?? 0) + 1 + from + i })));
+        .values(
+          batch.map((ingredient, i) => ({
+            ...ingredient,
+            origin: 'own' as const,
+            position: (last?.n ?? 0) + 1 + from + i,
+          })),
+        );
       done += batch.length;
       onProgress(done);
     }
-    for (const { id, ...ingredient } of plan.change) {
+    const typical = new Set(
+      (await tx.select({ id: ingredients.id }).from(ingredients).where(eq(ingredients.origin, 'typical'))).map(
+        (each) => each.id,
+      ),
+    );
+    for (const { id, origin: _, ...ingredient } of plan.change) {
+      const { pricePerKg, stockG, note } = ingredient;
       await tx
         .update(ingredients)
-        .set({ ...ingredient, revision: sql`${ingredients.revision} + 1` })
+        .set({
+          ...(typical.has(id) ? { pricePerKg, stockG, note } : ingredient),
+          revision: sql`${ingredients.revision} + 1`,
+        })
         .where(eq(ingredients.id, id));
       done += 1;
       if (done % BATCH === 0) onProgress(done);

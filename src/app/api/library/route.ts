@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { formulaFileSchema, MOST_FORMULAS } from '@/formats/formula-file';
+import { formulaFileSchema, LARGEST_LIBRARY_BYTES, MOST_FORMULAS } from '@/formats/formula-file';
 import { sharedDatabase } from '@/server/db/database';
 import { answering, readJson } from '@/server/read-request';
 import { createFormulas, listFormulas } from '@/server/repositories/formulas';
@@ -22,7 +22,7 @@ const addSchema = z.object({ formulas: z.array(formulaFileSchema).min(1).max(MOS
 /** Keeps all formulas of a file, or none of them. */
 export async function POST(request: Request) {
   return answering(async () => {
-    const { formulas } = await readJson(request, addSchema);
+    const { formulas } = await readJson(request, addSchema, LARGEST_LIBRARY_BYTES);
     const { db } = await sharedDatabase();
     return NextResponse.json({ ids: await createFormulas(db, formulas, new Date()) }, { status: 201 });
   });
