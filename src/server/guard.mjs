@@ -9,6 +9,7 @@ import { hostname, networkInterfaces } from 'node:os';
 export const TOKEN_COOKIE = 'dark-pour-token';
 
 const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
+const LOOKS = new Set(['GET', 'HEAD']);
 const WRITES = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
 /** Largest body that is read, bytes: a larder's import. */
 const LARGEST_BODY = 40_000_000;
@@ -84,6 +85,10 @@ const isSame = (a, b) => a.length === b.length && timingSafeEqual(Buffer.from(a)
 export function refusalOf({ method, url, headers }, { names, token }) {
   if (!READS.has(method) && !WRITES.has(method)) return { status: 405, message: 'That cannot be done here.' };
   if (!isReadable(url)) return { status: 400, message: 'That address cannot be read.' };
+  // Pages are looked at and nothing else.
+  if (!LOOKS.has(method) && !url.startsWith('/api/') && url !== '/enter') {
+    return { status: 405, message: 'That cannot be done here.' };
+  }
   const host = hostOf(String(headers.host ?? ''));
   if (!host || !names.has(host.name)) {
     return { status: 421, message: 'Dark Pour does not answer to that name. Start it with --allow-host to let it.' };

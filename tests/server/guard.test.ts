@@ -63,6 +63,11 @@ describe('who may speak to the server', () => {
     expect(status({}, { 'content-length': '40000001' })).toBe(413);
   });
 
+  it('pages are looked at and nothing else', () => {
+    for (const method of ['PUT', 'POST', 'OPTIONS', 'DELETE']) expect(status({ method, url: '/larder' })).toBe(405);
+    expect(status({ method: 'HEAD', url: '/larder' })).toBeUndefined();
+  });
+
   it('other methods and addresses that cannot be read are refused before anything looks at them', () => {
     for (const method of ['TRACE', 'CONNECT', 'PROPFIND', 'get', '']) expect(status({ method })).toBe(405);
     for (const url of ['/%', '/api/%E0%A4%A', '/a%00b', '/a%0d%0aset-cookie:x', 'http://elsewhere/']) {

@@ -91,11 +91,14 @@ export function costOfLines(lines: readonly Pick<FormulaLine, 'grams' | 'pricePe
   return lines.reduce((sum, line) => sum + line.grams * (line.pricePerKg ?? 0), 0);
 }
 
+/** A pan with no more than this is empty: shares of it would be noise, or no numbers. */
+const LEAST_MASS_G = 1e-6;
+
 /**
  * Predicts a formula: its matter, every moment and every gate.
  *
  * @param formula lines with grams 0 or more, gates that name moments of the formula
- * @returns nothing yet (`undefined`) while the pan holds 0 g
+ * @returns nothing yet (`undefined`) while the pan holds nothing: a microgram or less
  * @throws {RangeError} a gate names a moment that is not there
  * @example predictFormula(formula)?.gates.every((gate) => gate.lands)
  */
@@ -103,7 +106,7 @@ export function predictFormula(formula: Formula): Prediction | undefined {
   const components = finishedComponents(formula);
   const batch = prepareBatch(components, formula.process);
   const { mixture } = batch;
-  if (!(mixture.massG > 0)) return undefined;
+  if (!(mixture.massG > LEAST_MASS_G)) return undefined;
   // What boils off was paid for, too: the cost is that of what is left.
   const costPerKg = costOfLines(formula.lines) / mixture.massG;
   const asKept = stateAt(batch, QUOTED_AT_C, usualHistory(QUOTED_AT_C));

@@ -182,15 +182,13 @@ export async function importIngredients(
     let done = 0;
     for (let from = 0; from < plan.add.length; from += BATCH) {
       const batch = plan.add.slice(from, from + BATCH);
-      await tx
-        .insert(ingredients)
-        .values(
-          batch.map((ingredient, i) => ({
-            ...ingredient,
-            origin: 'own' as const,
-            position: (last?.n ?? 0) + 1 + from + i,
-          })),
-        );
+      await tx.insert(ingredients).values(
+        batch.map((ingredient, i) => ({
+          ...ingredient,
+          origin: 'own' as const,
+          position: (last?.n ?? 0) + 1 + from + i,
+        })),
+      );
       done += batch.length;
       onProgress(done);
     }

@@ -1,0 +1,158 @@
+import { readFileSync } from 'node:fs';
+import { Agent, request as ask } from 'node:http';
+import path from 'node:path';
+import fc from 'fast-check';
+import { TOKEN_COOKIE } from '../../src/server/guard.mjs';
+import { expect, openFormula, STIFF_GANACHE, test } from './kitchen';
+
+const REQUESTS = 5_000;
+const SEED = 20_261_126;
+const AT_ONCE = 8;
+const LONGEST_MS = 5_000;
+
+interface Hostile {
+  readonly method: string;
+  readonly path: string;
+  readonly headers: Readonly<Record<string, string>>;
+  readonly body: Buffer | undefined;
+}
+
+/** Requests over every route: paths, methods, headers and bodies that nobody sends by accident. */
+function hostile(id: string, own: Readonly<Record<string, string>>): fc.Arbitrary<Hostile> {
+  const nasty = fc.constantFrom(
+    ...[
+      '__proto__',
+      'constructor',
+      '../../etc/passwd',
+      '%00',
+      '%',
+      '%E0%A4%A',
+      '..%2f',
+      'a'.repeat(3000),
+      "'; drop table formulas; --",
+    ],
+    ...['<script>alert(1)</script>', '\u202egnp', '%F0%9F%8D%AB', '-1', 'NaN', '1e999', ' ', ''],
+  );
+  const anId = fc.oneof(fc.constant(id), nasty);
+  const route = fc.oneof(
+    ...[
+      '/api/formulas',
+      '/api/library',
+      '/api/larder',
+      '/api/larder/import',
+      '/api/settings',
+      '/api/backup',
+      '/api/backups',
+      '/api/health',
+      '/',
+      '/brief',
+      '/numbers',
+      '/nowhere',
+    ].map((each) => fc.constant(each)),
+    ...['', '/archive', '/card', '/file', '/figures-seen', '/restore', '/variants', '/versions'].map((each) =>
+      anId.map((one) => `/api/formulas/${one}${each}`),
+    ),
+    fc.tuple(anId, nasty).map(([one, other]) => `/api/formulas/${one}/versions/${other}`),
+    anId.map((one) => `/api/larder/${one}`),
+    anId.map((one) => `/formulas/${one}/balance`),
+  );
+  const query = fc.oneof(
+    { weight: 3, arbitrary: fc.constant('') },
+    fc
+      .tuple(fc.constantFrom('as', 'cups', 'day', 'from', '__proto__'), nasty)
+      .map(([name, value]) => `?${name}=${value}`),
+  );
+  const deep = Buffer.from(`${'['.repeat(20_000)}${']'.repeat(20_000)}`);
+  const text = (value: unknown) => Buffer.from(JSON.stringify(value));
+  const edge = fc.constantFrom(-1, 0, 1e308, -0, 1e-320, 2 ** 53, '1e999', null, true, 'NaN', {}, []);
+  const formula = fc
+    .tuple(
+      fc.constantFrom('name', 'lines', 'moments', 'gates', 'process', 'brief', 'ingredients', 'yield', 'tags', 'use'),
+      edge,
+    )
+    .map(([field, value]) => ({ ...STIFF_GANACHE, [field]: value }));
+  const body = fc.oneof(
+    fc.constant(undefined),
+    fc.constant(deep),
+    fc.constant(Buffer.from([0xff, 0xfe, 0x00, 0xc3, 0x28])),
+    fc.constant(Buffer.from('{"__proto__":{"polluted":1},"constructor":{"prototype":{"polluted":1}}}')),
+    fc.json().map((each) => Buffer.from(each)),
+    fc.tuple(formula, edge).map(([each, revision]) => text({ formula: each, revision })),
+    formula.map((each) => text({ formulas: [each, each] })),
+    formula.map((each) => text({ name: 'x', note: '\u202e\u0000', formula: each })),
+    edge.map((value) => text({ ingredient: { id: value, name: value, components: { water: value } } })),
+    edge.map((value) => text({ add: [value], change: value })),
+    fc.constantFrom('', 'no', 'AAAA', 'a'.repeat(200_000)).map((each) => text({ backup: each, preview: true })),
+    fc
+      .tuple(fc.constantFrom('temperature', 'currency', 'numbers', '__proto__'), edge)
+      .map(([name, value]) => text({ [name]: value })),
+  );
+  const headers = fc.oneof(
+    { weight: 6, arbitrary: fc.constant(own) },
+    fc.constant({}),
+    fc.constant({ ...own, origin: 'http://evil.example' }),
+    fc.constant({ ...own, host: 'evil.example' }),
+    fc.constant({ ...own, 'content-type': 'text/plain' }),
+    fc.constant({ ...own, cookie: `${TOKEN_COOKIE}=${'a'.repeat(64)}` }),
+    fc.constant({ ...own, 'accept-language': 'x'.repeat(4000), 'x-forwarded-host': 'evil.example' }),
+    fc.constant({ ...own, rsc: '1', 'next-router-state-tree': '%' }),
+  );
+  const method = fc.constantFrom('GET', 'GET', 'POST', 'PUT', 'PATCH', 'DELETE', 'HEAD', 'OPTIONS', 'TRACE');
+  return fc
+    .record({ method, route, query, headers, body })
+    .map(({ route: to, query: asked, ...rest }) => ({ ...rest, path: `${to}${asked}`.replace(/[^\x21-\x7e]/g, '+') }));
+}
+
+test('five thousand hostile requests: no answer of 500 and more, none that hangs, no NaN', async ({
+  page,
+  baseURL,
+}) => {
+  test.setTimeout(600_000);
+  const id = await openFormula(page, { name: 'Under fire' });
+  const { hostname, port } = new URL(baseURL ?? '');
+  const token = readFileSync(path.join(process.env.E2E_DATA ?? '', 'token'), 'utf8').trim();
+  const own = { origin: baseURL ?? '', cookie: `${TOKEN_COOKIE}=${token}`, 'content-type': 'application/json' };
+  const agent = new Agent({ keepAlive: true, maxSockets: AT_ONCE });
+  const send = ({ method, path: to, headers, body }: Hostile) =>
+    new Promise<string | undefined>((resolve) => {
+      const what = `${method} ${to.slice(0, 80)} ${String(body).slice(0, 120)}`;
+      const sent = ask({ hostname, port, method, path: to, headers, agent, timeout: LONGEST_MS }, (answer) => {
+        let text = '';
+        answer.on('data', (part) => {
+          text += part;
+        });
+        answer.on('end', () => {
+          const isJson = /json/.test(answer.headers['content-type'] ?? '');
+          if ((answer.statusCode ?? 500) >= 500) resolve(`${answer.statusCode} ${what}`);
+          else if (isJson && /:(NaN|-?Infinity)\b/.test(text)) resolve(`NaN ${what}`);
+          else if (/\bat .*\.(js|ts|mjs):\d+/.test(text) && isJson) resolve(`stack ${what}`);
+          else resolve(undefined);
+        });
+      });
+      sent.on('timeout', () => {
+        sent.destroy();
+        resolve(`hangs ${what}`);
+      });
+      // The guard closes a connection whose body it does not read.
+      sent.on('error', () => resolve(undefined));
+      sent.end(body);
+    });
+
+  const requests = fc.sample(hostile(id, own), { numRuns: REQUESTS, seed: SEED });
+  const faults: string[] = [];
+  await Promise.all(
+    Array.from({ length: AT_ONCE }, async (_, lane) => {
+      for (let i = lane; i < requests.length; i += AT_ONCE) {
+        const fault = await send(requests[i] as Hostile);
+        if (fault) faults.push(fault);
+      }
+    }),
+  );
+  expect(faults.slice(0, 10)).toEqual([]);
+  expect((await page.request.get('/api/health')).status()).toBe(200);
+  await page.goto('/');
+  await expect(page.getByRole('heading', { name: 'Formulas' })).toBeVisible();
+  expect(await page.evaluate(() => 'polluted' in Object.prototype)).toBe(false);
+  const usual = { temperature: 'C', weight: 'g', length: 'cm', numbers: 'en-GB', currency: 'EUR' };
+  expect((await page.request.patch('/api/settings', { data: usual })).ok()).toBe(true);
+});
