@@ -69,7 +69,7 @@ export function MomentsStrip({
           const { moment, state, plateDiameterMm } = reading;
           const isMissed = missed.has(moment.name);
           const word = behaviour(state.flow.resistancePa);
-          const size = millimetres(Math.round(plateDiameterMm), 3);
+          const size = millimetres(Math.round(plateDiameterMm));
           return (
             <li key={moment.name} className="bg-sheet px-3 pt-2 pb-3" data-moment={moment.name}>
               <p className="font-semibold">{momentTitle(moment.name)}</p>

@@ -173,7 +173,7 @@ function StartDrawing({ start }: { start: Start }) {
           diameterMm={diameterMm}
           colour={start.colour}
           shine={start.shine}
-          label={`${momentTitle(moment)}: 20 ml spreads to ${millimetres(diameterMm, 3)}`}
+          label={`${momentTitle(moment)}: 20 ml spreads to ${millimetres(Math.round(diameterMm))}`}
           className="w-full"
         />
       ))}

@@ -91,7 +91,7 @@ export function benchCard(
     moments: (prediction?.moments ?? []).map(({ moment, state, plateDiameterMm }) => ({
       name: capital(moment.name),
       at: `${celsius(moment.temperatureC)}, ${hours(moment.history.reduce((sum, [h]) => sum + h, 0))}`,
-      like: `${behaviour(state.flow.resistancePa)}; 20 ml spread to ${millimetres(Math.round(plateDiameterMm), 3)}; resistance ${Object.values(stress(state.flow.resistancePa)).join(' ')}`,
+      like: `${behaviour(state.flow.resistancePa)}; 20 ml spread to ${millimetres(Math.round(plateDiameterMm))}; resistance ${Object.values(stress(state.flow.resistancePa)).join(' ')}`,
     })),
     gates: (prediction?.gates ?? []).map(({ moment, quantity, low, high, value, lands }) => {
       const show = (each: number) => Object.values(QUANTITY_WORDS[quantity].show(each)).join(' ').trim();

@@ -1,29 +1,29 @@
 import { Document, Page, renderToBuffer, StyleSheet, Text, View } from '@react-pdf/renderer';
 import type { BenchCard } from './bench-card';
+import { MONO, missingLetters, registerFonts, SANS } from './pdf-fonts';
 
 const styles = StyleSheet.create({
-  page: { padding: 40, fontSize: 10.5, fontFamily: 'Helvetica' },
-  title: { fontSize: 20, fontFamily: 'Helvetica-Bold', marginBottom: 6 },
-  heading: { fontSize: 12, fontFamily: 'Helvetica-Bold', marginTop: 12, marginBottom: 3 },
+  page: { padding: 40, fontSize: 10.5, fontFamily: SANS },
+  title: { fontSize: 20, fontWeight: 'bold', marginBottom: 6 },
+  heading: { fontSize: 12, fontWeight: 'bold', marginTop: 12, marginBottom: 3 },
   row: { flexDirection: 'row', borderBottomWidth: 0.5, borderColor: '#999', paddingVertical: 3 },
-  grams: { width: 64, textAlign: 'right', fontFamily: 'Courier-Bold' },
+  grams: { width: 64, textAlign: 'right', fontFamily: MONO },
   measure: { width: 80, paddingLeft: 10, fontSize: 9 },
-  name: { flex: 1, fontFamily: 'Helvetica-Bold' },
+  name: { flex: 1, fontWeight: 'bold' },
   how: { width: 130 },
   small: { fontSize: 9, marginTop: 2 },
 });
 
-/** Signs the standard fonts of a PDF do not have, written out. */
-const FRACTIONS: Readonly<Record<string, string>> = { '⅓': '1/3', '⅔': '2/3', '⅛': '1/8' };
-const plain = (text: string) =>
-  text
-    .replace(/[\u202f\u00a0]/g, ' ')
-    .replace(/[⅓⅔⅛]/g, (sign) => FRACTIONS[sign] ?? sign)
-    .replaceAll('✓', 'in ')
-    .replaceAll('✕', 'OUT');
+/** What stands for a letter the fonts do not have: another one in its place would be misread. */
+const NO_LETTER = '□';
 
-/** A bench card as a PDF of one page. */
+/** A bench card as a PDF of one page. Letters its fonts do not have are told. */
 export function cardPdf(card: BenchCard): Promise<Buffer> {
+  registerFonts();
+  const missing = new Set(missingLetters(JSON.stringify(card)));
+  // Thin spaces as plain ones: lines break where they may.
+  const plain = (text: string) =>
+    [...text.replace(/[\u202f\u00a0]/g, ' ')].map((letter) => (missing.has(letter) ? NO_LETTER : letter)).join('');
   return renderToBuffer(
     <Document title={card.name}>
       <Page size="A4" style={styles.page}>
@@ -57,6 +57,12 @@ export function cardPdf(card: BenchCard): Promise<Buffer> {
         {card.notKnown.map((sentence) => (
           <Text key={sentence}>{plain(sentence)}</Text>
         ))}
+        {missing.size > 0 && (
+          <Text style={styles.small}>
+            This file has no letters for some of what is written here ({missing.size} of them): print the card from its
+            page instead.
+          </Text>
+        )}
         {card.cautions.map((caution) => (
           <Text key={caution} style={styles.small}>
             {plain(caution)}

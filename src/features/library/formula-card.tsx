@@ -29,7 +29,7 @@ export function FormulaCard({
               diameterMm={predicted.plateDiameterMm}
               colour={predicted.colour}
               shine={predicted.shine}
-              label={`20 ml at the pour spreads to ${millimetres(predicted.plateDiameterMm, 3)}`}
+              label={`20 ml at the pour spreads to ${millimetres(Math.round(predicted.plateDiameterMm))}`}
               className="w-full"
             />
           ) : (
