@@ -52,7 +52,7 @@ export function SettingsScreen({
         </Part>
         <Part
           title="Backups"
-          text="Everything of the kitchen in one file. One a day is made by itself, beside the data folder, and kept for fourteen days; the first of each month for a year."
+          text="Everything of the kitchen in one file; “All as a file” on the list holds the formulas alone. One a day is made by itself, beside the data folder, and kept for fourteen days; the first of each month for a year."
         >
           <BackupPart />
         </Part>
