@@ -6,6 +6,7 @@ import { atAxis, axisReach, axisValue, type MapAxis } from '@/core/balance/field
 import type { Formula } from '@/core/predict/formula';
 import { Button } from '@/ui/button';
 import { grams, significant, weight } from '@/ui/format';
+import { shownUnit } from '@/ui/settings/shown-units';
 import { axisChoices, axisKey, largestTwo } from './map-axes';
 import { EdgeMarks, mapWords, RegionMarks } from './map-edges';
 import { contourPath, HEIGHT, LEFT, PLOT, TOP, WIDTH } from './map-geometry';
@@ -209,12 +210,12 @@ function Field({
           {drawn && <EdgeMarks edges={drawn.words.edges} />}
         </g>
         <g className="read text-[12px]" fill="var(--color-mute)">
-          {ticks(...reach[0], 6).map((value) => (
+          {axisTicks(axes[0], reach[0]).map((value) => (
             <text key={value} x={LEFT + at(0, value) * PLOT.width} y={TOP + PLOT.height + 17} textAnchor="middle">
               {axisTick(axes[0], value)}
             </text>
           ))}
-          {ticks(...reach[1], 6).map((value) => (
+          {axisTicks(axes[1], reach[1]).map((value) => (
             <text key={value} x={LEFT - 6} y={TOP + (1 - at(1, value)) * PLOT.height + 4} textAnchor="end">
               {axisTick(axes[1], value)}
             </text>
@@ -283,6 +284,12 @@ function Field({
       </div>
     </div>
   );
+}
+
+/** Round places on an axis, in what is shown. */
+function axisTicks(axis: MapAxis, [from, to]: Reach): number[] {
+  const unit = axis.kind === 'grams' ? shownUnit('g') : undefined;
+  return unit ? ticks(unit.toShown(from), unit.toShown(to), 6).map(unit.toKept) : ticks(from, to, 6);
 }
 
 const axisTick = (axis: MapAxis, value: number) => (axis.kind === 'grams' ? grams(value) : significant(value, 2));

@@ -3,6 +3,7 @@
 import Link from 'next/link';
 import { useState } from 'react';
 import { Button } from '@/ui/button';
+import { celsius, degrees } from '@/ui/format';
 
 /** Says once that the figures of a formula from before are not those it had: the model moved, the grams did not. */
 export function MovedFigures({ id }: { id: string }) {
@@ -12,7 +13,8 @@ export function MovedFigures({ id }: { id: string }) {
     <div role="status" className="flex flex-wrap items-center gap-2 border-rule border-b bg-enamel-wash px-4 py-2">
       <p className="flex-1">
         <strong>The figures of this formula moved; its grams did not.</strong> The model now lets fat set sooner in the
-        cold and more gently near 20–24 °C, counts spices and nut flour as thickening, and gels agar by its own weight.{' '}
+        cold and more gently near {degrees(20)}–{celsius(24)}, counts spices and nut flour as thickening, and gels agar
+        by its own weight.{' '}
         <Link href="/numbers" className="font-medium text-enamel underline">
           How the numbers are made
         </Link>
