@@ -118,7 +118,11 @@ export async function listFormulas(db: Database): Promise<StoredFormula[]> {
 export async function listLibrary(
   db: Database,
 ): Promise<{ readonly formulas: StoredFormula[]; readonly unreadable: UnreadableFormula[] }> {
-  const rows = await db.select().from(formulas).where(isNull(formulas.deletedAt)).orderBy(desc(formulas.updatedAt));
+  const rows = await db
+    .select()
+    .from(formulas)
+    .where(isNull(formulas.deletedAt))
+    .orderBy(desc(formulas.updatedAt), asc(formulas.id));
   if (rows.length === 0) return { formulas: [], unreadable: [] };
   const lines = await db
     .select()

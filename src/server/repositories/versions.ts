@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { and, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq } from 'drizzle-orm';
 import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
 import type { Database } from '../db/database';
 import { formulaVersions } from '../db/schema';
@@ -31,7 +31,7 @@ export async function listVersions(db: Database, formulaId: string): Promise<Sto
     .select()
     .from(formulaVersions)
     .where(eq(formulaVersions.formulaId, formulaId))
-    .orderBy(desc(formulaVersions.createdAt));
+    .orderBy(desc(formulaVersions.createdAt), asc(formulaVersions.id));
   return rows.map(toStored);
 }
 
