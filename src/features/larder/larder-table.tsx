@@ -27,7 +27,7 @@ const parts = (value: number | undefined) => (value === undefined ? '' : value =
 
 /** Width of each column; the name takes what is left. */
 const LAYOUT =
-  'grid grid-cols-[minmax(0,1fr)_84px_64px_64px_64px_64px_84px_84px] max-lg:grid-cols-[minmax(0,1fr)_84px_64px_64px_64px_84px] items-center gap-x-2 px-4';
+  'grid grid-cols-[minmax(0,1fr)_84px_64px_64px_64px_64px_108px_92px] max-lg:grid-cols-[minmax(0,1fr)_84px_64px_64px_64px_108px] items-center gap-x-2 px-4';
 /** Columns that stay away on an upright tablet. */
 const WIDE_ONLY: ReadonlySet<string> = new Set(['sugars', 'stockG']);
 
