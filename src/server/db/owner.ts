@@ -41,11 +41,19 @@ export class DataFolderInUseError extends Error {
   }
 }
 
+/** States of a process that runs no more. */
+const ENDED: ReadonlySet<string> = new Set(['Z', 'X']);
+/** Longest a process that was killed may take to be gone, ms, and how often it is looked at. */
+const DYING_MS = 1_000;
+const LOOK_EVERY_MS = 50;
+
 /** When a process started, as the system tells it; empty where the system does not. Tells a process from a later one with its number. */
 function processStarted(pid: number): string {
   try {
     const stat = readFileSync(`/proc/${pid}/stat`, 'utf8');
-    return stat.slice(stat.lastIndexOf(')') + 2).split(' ')[19] ?? '';
+    const fields = stat.slice(stat.lastIndexOf(')') + 2).split(' ');
+    // One that has ended and that nobody has asked after yet keeps its number.
+    return ENDED.has(fields[0] ?? '') ? 'ended' : (fields[19] ?? '');
   } catch {
     return '';
   }
@@ -108,10 +116,17 @@ export async function ownDataFolder(folder: string): Promise<() => void> {
     retries: { retries: 40, minTimeout: 100, maxTimeout: 250 },
   });
   try {
-    const current = readOwner(file);
-    if (current && isAlive(current, file)) throw new DataFolderInUseError(folder, current);
-    letGo = await holdSocket(folder);
-    if (!letGo) throw new DataFolderInUseError(folder, current);
+    // An owner that was killed a moment ago may still be on its way out: socket and note are looked at for a while.
+    for (const until = Date.now() + DYING_MS; ; ) {
+      letGo ??= await holdSocket(folder);
+      const current = readOwner(file);
+      if (letGo && !(current && isAlive(current, file))) break;
+      if (Date.now() >= until) {
+        letGo?.();
+        throw new DataFolderInUseError(folder, current);
+      }
+      await new Promise((resolve) => setTimeout(resolve, LOOK_EVERY_MS));
+    }
     me = {
       pid: process.pid,
       processStarted: processStarted(process.pid),
