@@ -5,12 +5,12 @@ export const BACKUP_TABLES = ['settings', 'ingredients', 'formulas', 'formula_li
 
 export type BackupTable = (typeof BACKUP_TABLES)[number];
 
-/** A row as the database writes it, its json as text so that the order of its keys stays. */
+/** A row as the database writes it: columns by name, what is json in them with its keys in their order. */
 const rowSchema = z.record(z.string().max(60), z.unknown());
 
 const MOST_ROWS = 2_000_000;
 
-/** Format `dark-pour/backup`, version 1: everything of a kitchen. On disk it is gzip over JSON, with the SHA-256 of `content` in front. */
+/** Format `dark-pour/backup`, version 1: everything of a kitchen. On disk it is gzip over JSON, with the SHA-256 of that JSON in front. */
 export const backupSchema = z.object({
   format: z.literal('dark-pour/backup', { error: 'must be "dark-pour/backup"' }),
   version: z.literal(1, { error: 'only version 1 can be read here' }),

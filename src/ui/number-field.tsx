@@ -1,7 +1,7 @@
 'use client';
 
 import { type ClipboardEvent, type KeyboardEvent, useId, useState } from 'react';
-import { type AmountRules, type Proposal, parseAmount } from './parse-amount';
+import { type AmountRules, canBeTyped, type Proposal, parseAmount } from './parse-amount';
 import { shownField } from './settings/shown-rules';
 
 interface NumberFieldProps {
@@ -112,6 +112,8 @@ export function NumberField({
       else event.currentTarget.blur();
     } else if (event.key === 'Enter' && !typed?.message) {
       event.currentTarget.blur();
+    } else if (!event.ctrlKey && !event.metaKey && !event.altKey && !canBeTyped(event.key, field.rules)) {
+      event.preventDefault();
     }
   };
 

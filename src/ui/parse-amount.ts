@@ -69,6 +69,22 @@ export const GRAMS: AmountRules = {
 /** What parts decimals for the cooks of this kitchen. */
 const typedDecimal = () => (decimalSign() === ',' ? ',' : '.');
 
+/**
+ * Whether a key's letter can be part of anything a field reads: any where kitchen measures are, else those of its own units, and the × of “3x”.
+ *
+ * @param key as a keyboard names it
+ */
+export function canBeTyped(
+  key: string,
+  { measures, unit: own, units = { [own]: 1 }, scales, unitNeeded }: AmountRules,
+): boolean {
+  if (measures || unitNeeded || !/^\p{L}$/u.test(key)) return true;
+  const letter = key.toLowerCase();
+  return (scales ?? false) && letter === 'x'
+    ? true
+    : Object.keys(units).some((unit) => unit.toLowerCase().includes(letter));
+}
+
 const refuse = (message: string, proposals?: readonly Proposal[]): ParsedAmount => ({
   ok: false,
   message,

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { grams, significant, stress } from '@/ui/format';
 import { behaviour, nearestLandmark } from '@/ui/landmarks';
-import { GRAMS, parseAmount } from '@/ui/parse-amount';
+import { canBeTyped, GRAMS, parseAmount } from '@/ui/parse-amount';
 
 describe('reading an amount', () => {
   it.each([
@@ -107,5 +107,24 @@ describe('writing numbers', () => {
     ]);
     expect(nearestLandmark(11)).toBe('runny honey');
     expect(nearestLandmark(0)).toBe('water');
+  });
+});
+
+describe('letters in a number', () => {
+  const hours = { least: 0, most: 99, unit: 'h', units: { h: 1, min: 1 / 60 }, example: '2' };
+  const count = { least: 0, most: 99, unit: '', units: {}, example: '2' };
+
+  it('are typed only where a unit has them', () => {
+    for (const key of ['h', 'M', 'i', 'n']) expect(canBeTyped(key, hours), key).toBe(true);
+    for (const key of ['b', 'L', 'é', 'д']) expect(canBeTyped(key, hours), key).toBe(false);
+    for (const key of ['b', 'h', 'x']) expect(canBeTyped(key, count), key).toBe(false);
+    for (const key of ['b', 'é']) expect(canBeTyped(key, GRAMS), key).toBe(true);
+    expect(canBeTyped('x', { ...count, scales: true })).toBe(true);
+  });
+
+  it('figures, signs and keys with a name of their own pass', () => {
+    for (const key of ['1', ',', '.', '-', '½', ' ', 'Tab', 'Backspace', 'ArrowLeft']) {
+      expect(canBeTyped(key, count), key).toBe(true);
+    }
   });
 });
