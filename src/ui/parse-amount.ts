@@ -80,9 +80,8 @@ export function canBeTyped(
 ): boolean {
   if (measures || unitNeeded || !/^\p{L}$/u.test(key)) return true;
   const letter = key.toLowerCase();
-  return (scales ?? false) && letter === 'x'
-    ? true
-    : Object.keys(units).some((unit) => unit.toLowerCase().includes(letter));
+  if (scales && letter === 'x') return true;
+  return Object.keys(units).some((unit) => unit.toLowerCase().includes(letter));
 }
 
 const refuse = (message: string, proposals?: readonly Proposal[]): ParsedAmount => ({
