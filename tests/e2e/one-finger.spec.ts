@@ -83,3 +83,12 @@ test('Swap stands beside the pan on an upright tablet', async ({ page, silent })
   expect(inside).toBeLessThanOrEqual(0);
   expect(silent).toEqual([]);
 });
+
+test('a keyboard beside a screen that is touched: what is typed after “/” finds the ingredient', async ({ page }) => {
+  await openFormula(page);
+  await page.keyboard.press('/');
+  await expect(page.getByLabel('Search the larder')).toBeFocused();
+  await page.keyboard.type('butter');
+  await page.keyboard.press('Enter');
+  await expect(gramsOf(page, 'Butter, unsalted')).toBeFocused();
+});

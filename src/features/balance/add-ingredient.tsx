@@ -3,7 +3,7 @@
 import { Combobox, ComboboxInput, ComboboxOption, ComboboxOptions } from '@headlessui/react';
 import Fuse from 'fuse.js';
 import { Plus } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { contentsOf } from '@/core/matter/contents';
 import { isFreeOf, type Restriction } from '@/core/swap/restrictions';
 import type { Ingredient } from '@/formats/ingredient';
@@ -14,6 +14,9 @@ import { IngredientForm } from '@/ui/ingredient/ingredient-form';
 import { BLANK } from '@/ui/ingredient/ingredient-values';
 import { Sheet } from '@/ui/sheet';
 import { addIngredient } from './formula-requests';
+
+/** After the dialog has placed the focus, ms. */
+const AFTER_DIALOG_MS = 30;
 
 const MOST_SHOWN = 60;
 const MOST_RECENT = 6;
@@ -90,6 +93,12 @@ export function AddIngredient({
   onNew: (ingredient: Ingredient) => void;
 }) {
   const [query, setQuery] = useState('');
+  const search = useRef<HTMLInputElement>(null);
+  // On a screen that is touched the dialog keeps the focus for itself; here one types at once, whatever the keyboard.
+  useEffect(() => {
+    const timer = setTimeout(() => search.current?.focus(), AFTER_DIALOG_MS);
+    return () => clearTimeout(timer);
+  }, []);
   const [isNew, setIsNew] = useState(false);
   const index = useMemo(
     () => new Fuse(ingredients, { keys: ['name', 'group', 'allergens'], threshold: 0.35, ignoreLocation: true }),
@@ -121,6 +130,7 @@ export function AddIngredient({
     <Sheet title="Add to the pan" onClose={onClose}>
       <Combobox immediate value={null} onChange={(ingredient: Ingredient | null) => ingredient && add(ingredient)}>
         <ComboboxInput
+          ref={search}
           autoFocus
           aria-label="Search the larder"
           className="mb-2 h-12 w-full rounded-lg border border-rule bg-field px-3 text-[1.05rem]"
