@@ -4,6 +4,7 @@
  */
 import { timingSafeEqual } from 'node:crypto';
 import { hostname, networkInterfaces } from 'node:os';
+import routerState from 'next/dist/server/app-render/parse-and-validate-flight-router-state.js';
 
 /** Cookie by which a browser shows that it has had a page of ours; it is not sent along from pages of others. */
 export const TOKEN_COOKIE = 'dark-pour-token';
@@ -66,6 +67,20 @@ function isReadable(url) {
   }
 }
 
+/**
+ * Whether what a page says of where it stands can be read: the renderer breaks down over it otherwise.
+ *
+ * @param {string | string[] | undefined} header
+ */
+function isRouterState(header) {
+  try {
+    routerState.parseAndValidateFlightRouterState(header);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /** @param {string | undefined} header @param {string} name */
 export function cookieIn(header, name) {
   const found = (header ?? '').split(';').find((each) => each.trim().startsWith(`${name}=`));
@@ -85,6 +100,8 @@ const isSame = (a, b) => a.length === b.length && timingSafeEqual(Buffer.from(a)
 export function refusalOf({ method, url, headers }, { names, token }) {
   if (!READS.has(method) && !WRITES.has(method)) return { status: 405, message: 'That cannot be done here.' };
   if (!isReadable(url)) return { status: 400, message: 'That address cannot be read.' };
+  if (!isRouterState(headers['next-router-state-tree']))
+    return { status: 400, message: 'That page cannot be made out.' };
   // Pages are looked at and nothing else.
   if (!LOOKS.has(method) && !url.startsWith('/api/') && url !== '/enter') {
     return { status: 405, message: 'That cannot be done here.' };

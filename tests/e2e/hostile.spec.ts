@@ -33,7 +33,7 @@ function hostile(id: string, own: Readonly<Record<string, string>>): fc.Arbitrar
     ],
     ...['<script>alert(1)</script>', '\u202egnp', '%F0%9F%8D%AB', '-1', 'NaN', '1e999', ' ', ''],
   );
-  const anId = fc.oneof(fc.constant(id), nasty);
+  const anId = fc.oneof({ weight: 2, arbitrary: fc.constant(id) }, nasty);
   const route = fc.oneof(
     ...[
       '/api/formulas',
@@ -88,7 +88,7 @@ function hostile(id: string, own: Readonly<Record<string, string>>): fc.Arbitrar
       .map(([name, value]) => text({ [name]: value })),
   );
   const headers = fc.oneof(
-    { weight: 6, arbitrary: fc.constant(own) },
+    { weight: 20, arbitrary: fc.constant(own) },
     fc.constant({}),
     fc.constant({ ...own, origin: 'http://evil.example' }),
     fc.constant({ ...own, host: 'evil.example' }),
@@ -96,11 +96,45 @@ function hostile(id: string, own: Readonly<Record<string, string>>): fc.Arbitrar
     fc.constant({ ...own, cookie: `${TOKEN_COOKIE}=${'a'.repeat(64)}` }),
     fc.constant({ ...own, 'accept-language': 'x'.repeat(4000), 'x-forwarded-host': 'evil.example' }),
     fc.constant({ ...own, rsc: '1', 'next-router-state-tree': '%' }),
+    fc.constant({ ...own, rsc: '1', 'next-router-state-tree': encodeURIComponent('["",{}]') }),
   );
   const method = fc.constantFrom('GET', 'GET', 'POST', 'PUT', 'PATCH', 'DELETE', 'HEAD', 'OPTIONS', 'TRACE');
   return fc
     .record({ method, route, query, headers, body })
     .map(({ route: to, query: asked, ...rest }) => ({ ...rest, path: `${to}${asked}`.replace(/[^\x21-\x7e]/g, '+') }));
+}
+
+interface Answer {
+  readonly status: number;
+  readonly isJson: boolean;
+  readonly text: string;
+}
+
+/** What a request is answered with; `late` after five seconds of silence, nothing where the guard closes the line. */
+function send(to: { hostname: string; port: string; agent: Agent }, { body, headers: own, ...what }: Hostile) {
+  const headers = body ? { ...own, 'content-length': String(body.length) } : own;
+  return new Promise<Answer | 'late' | undefined>((resolve) => {
+    const sent = ask({ ...to, ...what, headers, timeout: LONGEST_MS }, (answer) => {
+      let text = '';
+      answer.on('data', (part) => {
+        text += part;
+      });
+      const isJson = /json/.test(answer.headers['content-type'] ?? '');
+      answer.on('end', () => resolve({ status: answer.statusCode ?? 500, isJson, text }));
+    });
+    sent.on('timeout', () => {
+      sent.destroy();
+      resolve('late');
+    });
+    sent.on('error', () => resolve(undefined));
+    sent.end(body);
+  });
+}
+
+function faultOf({ status, isJson, text }: Answer): string | undefined {
+  if (status >= 500) return String(status);
+  if (isJson && /:(NaN|-?Infinity)\b/.test(text)) return 'NaN';
+  return isJson && /\bat .*\.(js|ts|mjs):\d+/.test(text) ? 'stack' : undefined;
 }
 
 test('five thousand hostile requests: no answer of 500 and more, none that hangs, no NaN', async ({
@@ -112,42 +146,36 @@ test('five thousand hostile requests: no answer of 500 and more, none that hangs
   const { hostname, port } = new URL(baseURL ?? '');
   const token = readFileSync(path.join(process.env.E2E_DATA ?? '', 'token'), 'utf8').trim();
   const own = { origin: baseURL ?? '', cookie: `${TOKEN_COOKIE}=${token}`, 'content-type': 'application/json' };
-  const agent = new Agent({ keepAlive: true, maxSockets: AT_ONCE });
-  const send = ({ method, path: to, headers, body }: Hostile) =>
-    new Promise<string | undefined>((resolve) => {
-      const what = `${method} ${to.slice(0, 80)} ${String(body).slice(0, 120)}`;
-      const sent = ask({ hostname, port, method, path: to, headers, agent, timeout: LONGEST_MS }, (answer) => {
-        let text = '';
-        answer.on('data', (part) => {
-          text += part;
-        });
-        answer.on('end', () => {
-          const isJson = /json/.test(answer.headers['content-type'] ?? '');
-          if ((answer.statusCode ?? 500) >= 500) resolve(`${answer.statusCode} ${what}`);
-          else if (isJson && /:(NaN|-?Infinity)\b/.test(text)) resolve(`NaN ${what}`);
-          else if (/\bat .*\.(js|ts|mjs):\d+/.test(text) && isJson) resolve(`stack ${what}`);
-          else resolve(undefined);
-        });
-      });
-      sent.on('timeout', () => {
-        sent.destroy();
-        resolve(`hangs ${what}`);
-      });
-      // The guard closes a connection whose body it does not read.
-      sent.on('error', () => resolve(undefined));
-      sent.end(body);
-    });
-
-  const requests = fc.sample(hostile(id, own), { numRuns: REQUESTS, seed: SEED });
+  const to = { hostname, port, agent: new Agent({ keepAlive: true, maxSockets: AT_ONCE }) };
   const faults: string[] = [];
+  const late: Hostile[] = [];
+  let served = 0;
+  const judge = (asked: Hostile, answer: Answer) => {
+    if (answer.status < 300) served += 1;
+    const fault = faultOf(answer);
+    if (fault) faults.push(`${fault} ${asked.method} ${asked.path.slice(0, 80)} ${String(asked.body).slice(0, 120)}`);
+  };
+
+  const requests = fc
+    .sample(hostile(id, own), { numRuns: REQUESTS, seed: SEED })
+    .map((each) => (each.method === 'DELETE' && each.path.includes(id) ? { ...each, method: 'PATCH' } : each));
   await Promise.all(
     Array.from({ length: AT_ONCE }, async (_, lane) => {
       for (let i = lane; i < requests.length; i += AT_ONCE) {
-        const fault = await send(requests[i] as Hostile);
-        if (fault) faults.push(fault);
+        const asked = requests[i] as Hostile;
+        const answer = await send(to, asked);
+        if (answer === 'late') late.push(asked);
+        else if (answer) judge(asked, answer);
       }
     }),
   );
+  // What a loaded machine answers late is asked again, alone: only what is then not answered either hangs.
+  for (const asked of late) {
+    const answer = await send(to, asked);
+    if (answer === 'late') faults.push(`hangs ${asked.method} ${asked.path.slice(0, 80)}`);
+    else if (answer) judge(asked, answer);
+  }
+  process.stdout.write(`${requests.length} requests, ${served} served, ${late.length} late\n`);
   expect(faults.slice(0, 10)).toEqual([]);
   expect((await page.request.get('/api/health')).status()).toBe(200);
   await page.goto('/');

@@ -76,6 +76,16 @@ describe('who may speak to the server', () => {
     expect(status({ url: '/api/formulas/k%C3%BCche?as=100%' })).toBeUndefined();
   });
 
+  it('a page that cannot say where it stands is refused before the renderer breaks down over it', () => {
+    const get = (state: string | string[]) => status({ method: 'GET', url: '/' }, { 'next-router-state-tree': state });
+    for (const state of ['%', '[]', '{}', '1', ['["",{}]', '["",{}]'], encodeURIComponent('["",{"x":1}]')]) {
+      expect(get(state), String(state)).toBe(400);
+    }
+    expect(get(encodeURIComponent('["",{"children":["larder",{"children":["__PAGE__",{}]}]},null,"refetch"]'))).toBe(
+      undefined,
+    );
+  });
+
   it('no request whatever is an error of its own', () => {
     const header = fc.option(fc.string({ unit: 'binary', maxLength: 40 }), { nil: undefined });
     fc.assert(
