@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { afterEach, describe, expect, it } from 'vitest';
-import { threadOf } from '@/workers/thread';
+import { StoppedError, threadOf } from '@/workers/thread';
 
 interface Door {
   double(value: number): number;
@@ -59,6 +59,13 @@ describe('a thread', () => {
     await expect(lost).rejects.toThrow('the server cannot be reached');
     await expect(thread.ask((door) => door.double(4))).resolves.toBe(8);
     expect(opened).toEqual([1, 2]);
+  });
+
+  it('leaves off with a word what it works on when it is closed', async () => {
+    const thread = threadOf<Door>(() => workerLike({ answers: false }));
+    const asked = [thread.ask((door) => door.double(1)), thread.ask((door) => door.double(2))];
+    thread.close();
+    for (const each of asked) await expect(each).rejects.toBeInstanceOf(StoppedError);
   });
 
   it('is ready before it is asked, and only once', async () => {

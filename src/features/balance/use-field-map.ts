@@ -4,6 +4,7 @@ import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { MapAxis } from '@/core/balance/field-map';
 import type { Formula } from '@/core/predict/formula';
+import { StoppedError } from '@/workers/thread';
 import { drawnAhead, keepMapThread, type MapThread, ROUGH, takeMapThread } from './map-door';
 
 const FINE = { columns: 84, rows: 63 };
@@ -40,7 +41,7 @@ export function useFieldMap(formula: Formula, axes: readonly [MapAxis, MapAxis])
         const found = await ask((door) => door.map(formula, axes, size, progress));
         if (wanted && found) setMap(found);
       } catch (error) {
-        if (wanted) setFault((error as Error).message);
+        if (wanted && !(error instanceof StoppedError)) setFault((error as Error).message);
       }
     };
     setFault(undefined);

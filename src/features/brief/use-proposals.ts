@@ -5,7 +5,7 @@ import { useEffect, useMemo, useState } from 'react';
 import type { Brief } from '@/core/brief/brief';
 import type { Answer, Shelf } from '@/kitchen/brief-answers';
 import type { BriefDoor } from '@/workers/brief.worker';
-import { threadOf } from '@/workers/thread';
+import { StoppedError, threadOf } from '@/workers/thread';
 
 /** Rest after the last word before the search begins, ms. */
 const REST_MS = 220;
@@ -46,7 +46,7 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
         setAnswer(last);
         setShare(1);
       } catch (error) {
-        if (wanted) setFault(`The search stopped: ${(error as Error).message}`);
+        if (wanted && !(error instanceof StoppedError)) setFault(`The search stopped: ${(error as Error).message}`);
       }
     }, REST_MS);
     return () => {

@@ -8,7 +8,7 @@ import { LARGEST_CSV_BYTES } from '@/formats/larder-csv';
 import type { PlannedRow } from '@/formats/larder-import';
 import { refusal } from '@/ui/ask-server';
 import type { LarderImportDoor } from '@/workers/larder-import.worker';
-import { threadOf } from '@/workers/thread';
+import { StoppedError, threadOf } from '@/workers/thread';
 
 const progressSchema = z.union([
   z.object({ done: z.number() }),
@@ -72,10 +72,11 @@ export function useLarderImport(existing: readonly StoredIngredient[], onChanged
       const rows = await thread.ask((door) => door.plan(bytes, known, told));
       setState({ step: 'planned', file: file.name, rows });
     } catch (error) {
+      // Another file was chosen meanwhile, or the sheet was closed.
+      if (error instanceof StoppedError) return;
       setState({ step: 'failed', file: file.name, message: (error as Error).message });
-    } finally {
-      thread.close();
     }
+    thread.close();
   };
 
   const apply = async (file: string, rows: readonly PlannedRow[]) => {
