@@ -1,4 +1,5 @@
 import type { Formula } from '../predict/formula';
+import { EFFORT_TO_LAND } from './effort';
 import { type Fillable, roundToFillings } from './household';
 import { withMargin } from './margin';
 import { obstacles } from './obstacles';
@@ -26,10 +27,11 @@ export interface BalanceOptions {
 
 /** Searches with gates moved further inward each time until a rounded result lands. */
 function landing(formula: Formula, freeTotal: boolean, starts: number): { result?: BalanceResult; found: Found } {
+  const effort = { left: EFFORT_TO_LAND };
   let found: Found = { landing: undefined, nearest: undefined };
   for (const inward of INWARD) {
     const problem = balanceProblem(formula, { inward, freeTotal });
-    const next = search(problem, starts);
+    const next = search(problem, starts, effort);
     if (!next.landing) return { found: next.nearest ? next : found };
     found = next;
     const result = firstLanding(formula, roundings(formula, next.landing, COARSE, { freeTotal, trim: true }));

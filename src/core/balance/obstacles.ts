@@ -1,5 +1,6 @@
 import type { Formula } from '../predict/formula';
 import { predictFormula } from '../predict/formula';
+import { EFFORT_TO_EXPLAIN, type Effort } from './effort';
 import { balanceProblem } from './problem';
 import type { GateQuantity } from './quantities';
 import { search } from './search';
@@ -40,8 +41,21 @@ function loosenables(formula: Formula): Loosenable[] {
   ];
 }
 
+/** Gates that are missed and limits that hold at the nearest point first: with many rows there may be no work left for all. */
+function likeliestFirst(things: readonly Loosenable[], nearest: Formula): Loosenable[] {
+  const gates = predictFormula(nearest)?.gates ?? [];
+  const isLikely = (thing: Loosenable) => {
+    if (thing.kind === 'gate') return gates[thing.gate]?.lands === false;
+    if (thing.kind === 'total' || thing.kind === 'lock') return true;
+    const { grams = 0, minGrams = 0, maxGrams } = nearest.lines[thing.line] ?? {};
+    return thing.kind === 'least' ? grams <= minGrams : maxGrams === undefined || grams >= maxGrams;
+  };
+  return things.toSorted((a, b) => Number(isLikely(b)) - Number(isLikely(a)));
+}
+
 /** What is left of a formula when some things are loosened, and how far it then stays from landing (0 when it lands). */
-function missWithout(formula: Formula, loose: readonly Loosenable[], starts: number): number {
+function missWithout(formula: Formula, loose: readonly Loosenable[], starts: number, effort: Effort): number {
+  if (effort.left <= 0) return Number.POSITIVE_INFINITY;
   const gone = (kind: Loosenable['kind'], index: number) =>
     loose.some(
       (each) => each.kind === kind && ('line' in each ? each.line : 'gate' in each ? each.gate : -1) === index,
@@ -57,7 +71,7 @@ function missWithout(formula: Formula, loose: readonly Loosenable[], starts: num
     gates: formula.gates.filter((_, i) => !gone('gate', i)),
   };
   const freeTotal = loose.some(({ kind }) => kind === 'total');
-  const { landing, nearest } = search(balanceProblem(loosened, { inward: INWARD, freeTotal }), starts);
+  const { landing, nearest } = search(balanceProblem(loosened, { inward: INWARD, freeTotal }), starts, effort);
   return landing ? 0 : (nearest?.miss ?? Number.POSITIVE_INFINITY);
 }
 
@@ -81,13 +95,19 @@ function setsOf<T>(things: readonly T[], size: number, most: number): T[][] {
 /**
  * Names what keeps a formula from landing: each lock, each least or most the cook set, each gate and the kept total is loosened by itself, and
  * those that are enough are given. When none is enough alone, the smallest set that is enough is looked for, two and then three
- * at a time, locks and limits before gates, those first that alone came closest. When no such set is found, the gates missed at the nearest point and every lock are given.
+ * at a time, locks and limits before gates, those first that alone came closest. When no such set is found, or none before the work that may be spent on it
+ * ({@link EFFORT_TO_EXPLAIN}) is done, the gates missed at the nearest point and every lock are given.
  *
  * @param formula what was asked
  * @param nearest the closest that could be reached
  */
 export function obstacles(formula: Formula, nearest: Formula): Obstacle[] {
-  const tried = loosenables(formula).map((thing) => ({ thing, miss: missWithout(formula, [thing], STARTS_ALONE) }));
+  const effort = { left: EFFORT_TO_EXPLAIN };
+  const asSet = loosenables(formula);
+  const misses = new Map(
+    likeliestFirst(asSet, nearest).map((thing) => [thing, missWithout(formula, [thing], STARTS_ALONE, effort)]),
+  );
+  const tried = asSet.map((thing) => ({ thing, miss: misses.get(thing) ?? Number.POSITIVE_INFINITY }));
   const alone = tried.filter(({ miss }) => miss === 0);
   if (alone.length > 0) return alone.map(({ thing }) => ({ ...thing, enough: 'alone' }));
 
@@ -96,7 +116,8 @@ export function obstacles(formula: Formula, nearest: Formula): Obstacle[] {
     .toSorted((a, b) => Number(a.thing.kind === 'gate') - Number(b.thing.kind === 'gate') || a.miss - b.miss)
     .map(({ thing }) => thing);
   for (const set of [...setsOf(things, 2, MOST_PAIRS), ...setsOf(things, 3, MOST_TRIPLES)]) {
-    if (missWithout(formula, set, STARTS_TOGETHER) === 0) return set.map((thing) => ({ ...thing, enough: 'together' }));
+    if (missWithout(formula, set, STARTS_TOGETHER, effort) === 0)
+      return set.map((thing) => ({ ...thing, enough: 'together' }));
   }
 
   const missed = predictFormula(nearest)?.gates ?? [];

@@ -1,5 +1,6 @@
 import { solveQuadraticProgram } from '../quadratic-program';
 import { seededNumbers } from '../random';
+import { type Effort, spend } from './effort';
 import { type BalanceProblem, clearances } from './problem';
 
 /** Step of the forward differences, in scaled changes. */
@@ -77,13 +78,19 @@ const plus = (y: readonly number[], step: readonly number[]) => y.map((value, k)
  * Damped least squares on the misses alone: minimises sum miss² + 1e-3 sum y². For a request that cannot be met its end is the honest
  * nearest, shared between the gates.
  */
-export function leastSquares(problem: BalanceProblem, start: readonly number[], steps: number): Point {
+export function leastSquares(
+  problem: BalanceProblem,
+  start: readonly number[],
+  steps: number,
+  effort: Effort = { left: Number.POSITIVE_INFINITY },
+): Point {
   const n = start.length;
   let point = look(problem, start);
   const cost = (p: Point) => p.clearance.reduce((sum, c) => sum + (c < 0 ? c * c : 0), DAMPING * p.change);
   let damping = 1e-2;
   let trust = 1;
   for (let iteration = 0; iteration < steps && !passes(point); iteration++) {
+    if (!spend(effort, n, 0)) break;
     const slope = slopes(problem, point);
     const missed = slope.flatMap((row, j) =>
       (point.clearance[j] as number) < 0 ? [{ row, c: point.clearance[j] as number }] : [],
@@ -176,7 +183,12 @@ const dot = (a: readonly number[], b: readonly number[]) =>
  *
  * @returns the passing point of least change among those seen, or the one of least miss
  */
-export function leastChange(problem: BalanceProblem, start: Point, steps: number): Point {
+export function leastChange(
+  problem: BalanceProblem,
+  start: Point,
+  steps: number,
+  effort: Effort = { left: Number.POSITIVE_INFINITY },
+): Point {
   let point = start;
   let best = start;
   let penalty = FIRST_PENALTY;
@@ -194,7 +206,8 @@ export function leastChange(problem: BalanceProblem, start: Point, steps: number
     return corrected && merit(corrected) < merit(seen) ? corrected : seen;
   };
 
-  for (let iteration = 0; iteration < steps; iteration++) {
+  const isLeft = () => spend(effort, start.y.length, problem.edges.length);
+  for (let iteration = 0; iteration < steps && isLeft(); iteration++) {
     const slope = slopes(problem, point);
     const plan = planStep(problem, point.y, { slope, clearance: point.clearance }, { penalty, trust });
     if (!plan) break;
@@ -246,8 +259,9 @@ export interface Found {
  * have led into the farther of two landings; what cannot land is told after the first.
  *
  * @param starts how many starts at most, 1 or more
+ * @param effort what work is left; without any it stops at the best it has seen
  */
-export function search(problem: BalanceProblem, starts: number): Found {
+export function search(problem: BalanceProblem, starts: number, effort: Effort): Found {
   const n = problem.free.length;
   if (n === 0) {
     const standing = look(problem, []);
@@ -258,12 +272,14 @@ export function search(problem: BalanceProblem, starts: number): Found {
   const random = seededNumbers(20260117);
   let nearest: Point | undefined;
   for (let attempt = 0; attempt < starts; attempt++) {
+    if (attempt > 0 && effort.left <= 0) break;
     const start = attempt === 0 ? origin : ontoEqualities(problem, scattered(problem, attempt, random));
     if (!start) continue;
-    const close = leastSquares(problem, start, 40);
+    const close = leastSquares(problem, start, 40, effort);
     if (attempt === 0 && isHopeless(problem, close)) return { landing: undefined, nearest: close };
-    const point = leastChange(problem, close, 40);
-    if (passes(point)) return { landing: nearer(problem, point, origin, attempt, starts), nearest: undefined };
+    const point = leastChange(problem, close, 40, effort);
+    if (passes(point))
+      return { landing: nearer(problem, point, { origin, attempt, starts, effort }), nearest: undefined };
     const sum = (p: Point) => p.clearance.reduce((total, c) => total + (c < 0 ? c * c : 0), DAMPING * p.change);
     if (!nearest || sum(close) < sum(nearest)) nearest = close;
   }
@@ -308,14 +324,13 @@ const FIRST_REACH = 3;
 function nearer(
   problem: BalanceProblem,
   landing: Point,
-  origin: readonly number[],
-  attempt: number,
-  starts: number,
+  found: { readonly origin: readonly number[]; attempt: number; starts: number; effort: Effort },
 ): Point {
-  let best = attempt === 0 ? landing : leastChange(problem, landing, 40);
+  const { origin, attempt, starts, effort } = found;
+  let best = attempt === 0 ? landing : leastChange(problem, landing, 40, effort);
   const tryFrom = (start: readonly number[] | undefined) => {
     if (!start) return;
-    const point = leastChange(problem, look(problem, start), 40);
+    const point = leastChange(problem, look(problem, start), 40, effort);
     if (isBetter(point, best)) best = point;
   };
   const atOnce = Math.sqrt(best.change) > FAR ? leastAtOnce(problem, origin) : undefined;

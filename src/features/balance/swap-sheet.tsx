@@ -15,6 +15,7 @@ import { grams, weight } from '@/ui/format';
 import { RESTRICTION_WORDS } from '@/ui/restriction-words';
 import { fixed } from '@/ui/settings/numerals';
 import { Sheet } from '@/ui/sheet';
+import { StoppedError } from '@/workers/thread';
 import { BeforeAfterCurve } from './before-after-curve';
 import { type FormulaDraft, type PanLine, withGrams, withoutLeft } from './formula-draft';
 import { swapChanges } from './swap-changes';
@@ -87,7 +88,7 @@ export function SwapSheet({
     setFault(undefined);
     swap(predicted, substitutes).then(
       ({ grams: found, within }) => wanted && setAnswer({ chosen, grams: found, within }),
-      (error: Error) => wanted && setFault(error.message),
+      (error: Error) => wanted && !(error instanceof StoppedError) && setFault(error.message),
     );
     return () => {
       wanted = false;

@@ -46,6 +46,8 @@ export function useBalance() {
   return {
     busy,
     ready: thread.ready,
+    /** leaves off what it works on */
+    stop: thread.close,
     ask: (formula: Formula, request: BalanceRequest): Promise<BalanceAnswer> =>
       run((door) => door.balance(formula, request)),
     keep: (reference: Formula, formula: Formula): Promise<KeepAnswer> => run((door) => door.keep(reference, formula)),

@@ -7,6 +7,7 @@ import type { Substitute } from '@/core/swap/swap';
 import type { Larder } from '@/kitchen/known-item';
 import { byKey, type KnownPan, knownPan } from '@/kitchen/known-pan';
 import type { Household } from '@/workers/balance.worker';
+import { StoppedError } from '@/workers/thread';
 import { applyEdit, type FormulaDraft, type Loosening } from './formula-draft';
 import { heldPan } from './keep-flow';
 import { type BalanceOutcome, useBalance } from './use-balance';
@@ -45,7 +46,7 @@ export function useBalancing(
   household: (draft: FormulaDraft, pan: KnownPan) => Household | undefined,
 ) {
   const { draft, edit, reference } = formula;
-  const { busy, ready, ask: askWorker, keep, swap } = useBalance();
+  const { busy, ready, stop, ask: askWorker, keep, swap } = useBalance();
   const [fault, setFault] = useState<string | undefined>();
   const [goal, setGoal] = useState<BalanceGoal>('close');
   const [held, setHeld] = useState<BalanceOutcome | undefined>();
@@ -64,12 +65,13 @@ export function useBalancing(
       const rounded = pan.keys.filter((_, i) => cups?.lines[i] !== undefined);
       setHeld({ ...answer, before: asked, pan, grams: byKey(pan, grams), goal: wanted, rounded });
     } catch (error) {
-      setFault((error as Error).message);
+      if (!(error instanceof StoppedError)) setFault((error as Error).message);
     }
   };
 
   return {
     busy,
+    stop,
     /** why no balance came, if none did */
     fault,
     /** starts the worker before it is asked */
@@ -94,7 +96,7 @@ export function useBalancing(
         if (requestOf(latest.current) !== requestOf(draft)) return;
         setHeld({ ...answer, before: draft, pan, grams: byKey(pan, grams), goal, rounded: [], keeps: within ?? 'no' });
       } catch (error) {
-        setFault((error as Error).message);
+        if (!(error instanceof StoppedError)) setFault((error as Error).message);
       }
     },
     goal,

@@ -51,6 +51,8 @@ export function VerdictHead({
   const { goal, setGoal, proposal, busy, fault } = balancing;
   const parts = verdict(prediction, draft.use);
   const said = useSettled(verdictText(parts));
+  // A second tap right after the first is no wish to stop.
+  const lasting = useSettled(busy) && busy;
   const next = BALANCE_GOALS[(BALANCE_GOALS.indexOf(goal) + 1) % BALANCE_GOALS.length] as BalanceGoal;
   return (
     <section aria-label="Verdict" className="px-4 pt-3 pb-2">
@@ -72,10 +74,11 @@ export function VerdictHead({
         <Button
           look="primary"
           className="min-h-12 flex-1 !px-2 text-[1.05rem]"
-          onClick={balancing.balance}
-          disabled={busy || prediction.gates.length === 0}
+          onClick={lasting ? balancing.stop : balancing.balance}
+          disabled={lasting ? false : busy || prediction.gates.length === 0}
         >
-          <span className="whitespace-nowrap">{busy ? 'Balancing…' : 'Balance it'}</span> <Key>B</Key>
+          <span className="whitespace-nowrap">{lasting ? 'Balancing… Stop' : busy ? 'Balancing…' : 'Balance it'}</span>{' '}
+          {!lasting && <Key>B</Key>}
         </Button>
         <select
           aria-label="What the balance is after"
