@@ -1,21 +1,20 @@
-import { summarise } from '@/features/library/formula-summary';
 import { LibraryScreen } from '@/features/library/library-screen';
 import { sharedDatabase } from '@/server/db/database';
-import { listLibrary } from '@/server/repositories/formulas';
-import { listIngredients } from '@/server/repositories/larder';
+import { countFormulas } from '@/server/repositories/formulas';
+import { summaries } from './library-summaries';
 
 export const dynamic = 'force-dynamic';
 
+/** Cards the page comes with; those of a bigger kitchen follow. */
+const FIRST = 48;
+
 export default async function FormulasPage() {
   const { db } = await sharedDatabase();
-  const ingredients = await listIngredients(db);
-  const larder = new Map(ingredients.map((ingredient) => [ingredient.id, ingredient]));
-  const { formulas, unreadable } = await listLibrary(db);
+  const [{ formulas, unreadable }, count] = await Promise.all([summaries(db, FIRST), countFormulas(db)]);
   return (
     <LibraryScreen
-      formulas={formulas.map((formula) => summarise(formula, larder))}
+      carried={{ rows: formulas, isWhole: count === formulas.length + unreadable.length }}
       unreadable={unreadable}
-      ingredients={ingredients}
     />
   );
 }

@@ -12,7 +12,7 @@ import {
   removeIngredient,
   saveIngredient,
   stockEmptyLarder,
-  whereUsed,
+  usesOf,
 } from '@/server/repositories/larder';
 import { startingLarder } from '@/server/repositories/starting-larder';
 
@@ -86,12 +86,28 @@ describe('the larder', () => {
     if (!file) throw new Error('no demo');
     const lines = [{ ingredient: own.id, grams: 10, locked: false }];
     const { id } = await createFormula(kitchen.db, { ...file, name: 'Uses it', lines }, new Date());
-    expect((await whereUsed(kitchen.db)).get(own.id)).toEqual([{ id, name: 'Uses it' }]);
+    expect(await usesOf(kitchen.db, own.id)).toEqual([{ id, name: 'Uses it' }]);
     expect(await removeIngredient(kitchen.db, own.id)).toEqual([{ id, name: 'Uses it' }]);
     await deleteFormula(kitchen.db, id, new Date());
     expect(await removeIngredient(kitchen.db, own.id)).toBe('removed');
     expect(await removeIngredient(kitchen.db, own.id)).toBe('gone');
     expect(await removeIngredient(kitchen.db, 'cream-35')).toBe('typical');
+  });
+
+  it('another ingredient under the same id is not taken for the one that was there', async () => {
+    const add = async (water: number) => {
+      const outcome = await addIngredient(kitchen.db, { ...house, name: 'Twice here', components: { water } });
+      if (outcome.outcome !== 'kept') throw new Error('not kept');
+      return outcome.ingredient.id;
+    };
+    const waterOf = async (id: string) =>
+      (await listIngredients(kitchen.db)).find((each) => each.id === id)?.components.water;
+    const id = await add(10);
+    expect(await waterOf(id)).toBe(10);
+    await removeIngredient(kitchen.db, id);
+    expect(await add(20)).toBe(id);
+    expect(await waterOf(id)).toBe(20);
+    await removeIngredient(kitchen.db, id);
   });
 
   it('imports all or nothing', async () => {

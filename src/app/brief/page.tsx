@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { BriefScreen } from '@/features/brief/brief-screen';
+import { larderFor, shelfFor } from '@/server/carried';
 import { sharedDatabase } from '@/server/db/database';
-import { findFormula, listFormulas } from '@/server/repositories/formulas';
-import { listIngredients } from '@/server/repositories/larder';
+import { findFormula } from '@/server/repositories/formulas';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Brief' };
@@ -21,8 +21,8 @@ export default async function NewBriefPage({ searchParams }: Props) {
       key={from ?? 'new'}
       of={of && { id: of.id, revision: of.revision, file: of.file }}
       isFor={of !== undefined}
-      formulas={(await listFormulas(db)).filter(({ archived }) => !archived).map(({ id, file }) => ({ id, file }))}
-      ingredients={await listIngredients(db)}
+      shelf={await shelfFor(db, of && { id: of.id, file: of.file })}
+      larder={await larderFor(db, of?.file.lines.map(({ ingredient }) => ingredient) ?? [])}
     />
   );
 }

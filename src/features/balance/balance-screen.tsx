@@ -7,6 +7,8 @@ import type { Ingredient } from '@/formats/ingredient';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { byKey, type KnownPan, keyed, predictPan } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
+import { fetchLarder } from '@/kitchen/shelf-requests';
+import { type Carried, useWhole } from '@/kitchen/use-whole';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { useMeasures } from '@/ui/use-measure-system';
 import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
@@ -64,11 +66,23 @@ function changedFrom(draft: FormulaDraft, previous: FormulaDraft | undefined): R
 
 const NO_CHANGES: ReadonlyMap<string, number> = new Map();
 
+/** Of a big larder only what is in the pan came with the page. */
+function LarderMissing({ fault, onAgain }: { fault: string; onAgain: () => void }) {
+  return (
+    <p role="alert" className="bg-near-wash px-4 py-1 text-[14px]">
+      The rest of the larder is not here yet. {fault}{' '}
+      <button type="button" className="min-h-11 font-semibold text-enamel underline" onClick={onAgain}>
+        Try again
+      </button>
+    </p>
+  );
+}
+
 /** The Balance screen: the pan, the material and the verdict of one formula. */
 export function BalanceScreen({
   id,
   opened,
-  ingredients,
+  carried,
 }: {
   id: string;
   opened: {
@@ -78,11 +92,15 @@ export function BalanceScreen({
     figuresMoved: boolean;
     base: FormulaFile | undefined;
   };
-  ingredients: readonly Ingredient[];
+  carried: Carried<Ingredient>;
 }) {
   useRefreshOnReturn();
+  const { rows: ingredients, fault: larderFault, again: fetchAgain } = useWhole(carried, fetchLarder);
   const [added, setAdded] = useState<readonly Ingredient[]>([]);
-  const all = useMemo(() => [...ingredients, ...added], [ingredients, added]);
+  const all = useMemo(() => {
+    const known = new Set(ingredients.map(({ id: each }) => each));
+    return [...ingredients, ...added.filter(({ id: each }) => !known.has(each))];
+  }, [ingredients, added]);
   const larder = useMemo(() => new Map(all.map((ingredient) => [ingredient.id, ingredient])), [all]);
   const formula = useFormula(opened.file, larder, opened.base);
   const { draft, predicted, previous, edit } = formula;
@@ -167,6 +185,7 @@ export function BalanceScreen({
         onSheet={setSheet}
       />
       <SaveNotice autosave={autosave} draft={draft} larder={larder} onOpen={formula.open} />
+      {larderFault && <LarderMissing fault={larderFault} onAgain={fetchAgain} />}
       {opened.figuresMoved && <MovedFigures id={id} />}
       <main className="grid flex-1 grid-cols-1 md:grid-cols-[372px_minmax(0,1fr)] md:grid-rows-[auto_auto_1fr] lg:min-h-0 lg:grid-cols-[396px_minmax(0,1fr)_292px] lg:grid-rows-[auto_minmax(0,1fr)]">
         <div className="thin-scroll border-rule border-r bg-sheet md:row-span-3 lg:row-span-2 lg:overflow-y-auto">

@@ -17,6 +17,8 @@ const storedSchema = z.object({
   file: formulaFileSchema,
 });
 
+const namesSchema = z.object({ formulas: z.array(z.object({ id: z.string(), name: z.string() })) });
+
 export type Version = z.output<typeof versionSchema>;
 export type Stored = z.output<typeof storedSchema>;
 
@@ -47,9 +49,14 @@ export async function listVariants(id: string): Promise<Stored[]> {
   return z.object({ variants: z.array(storedSchema) }).parse(answer).variants;
 }
 
-/** All formulas, the last changed first. */
-export async function listFormulas(): Promise<Stored[]> {
-  return z.object({ formulas: z.array(storedSchema) }).parse(await askServer('/api/formulas', 'GET')).formulas;
+/** One formula. */
+export async function fetchFormula(id: string): Promise<Stored> {
+  return storedSchema.parse(await askServer(`/api/formulas/${id}`, 'GET'));
+}
+
+/** The names of all formulas, the last changed first. */
+export async function listNames(): Promise<{ id: string; name: string }[]> {
+  return namesSchema.parse(await askServer('/api/library/names', 'GET')).formulas;
 }
 
 /** Keeps a new variant of a formula and returns its id. */

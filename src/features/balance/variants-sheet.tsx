@@ -9,6 +9,7 @@ import { allergenWords } from '@/kitchen/allergen-sentences';
 import type { Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
+import { useFetched } from '@/kitchen/use-fetched';
 import { Button } from '@/ui/button';
 import { flowWords } from '@/ui/flow-words';
 import { priceByWeight, significant } from '@/ui/format';
@@ -17,8 +18,7 @@ import { fixed } from '@/ui/settings/numerals';
 import { BY_WEIGHT, unitName } from '@/ui/settings/shown-units';
 import { Sheet } from '@/ui/sheet';
 import { type FormulaDraft, fileOf } from './formula-draft';
-import { createVariant, listFormulas, listVariants } from './formula-requests';
-import { useFetched } from './use-fetched';
+import { createVariant, fetchFormula, listVariants } from './formula-requests';
 
 /** One base, many children: each stores only what it does differently, follows the base, and shows which gates it keeps. */
 export function VariantsSheet({
@@ -38,7 +38,7 @@ export function VariantsSheet({
   const base = baseId ?? id;
   const { data, fault } = useFetched(async () => ({
     variants: await listVariants(base),
-    root: baseId === null ? undefined : (await listFormulas()).find((formula) => formula.id === baseId),
+    root: baseId === null ? undefined : await fetchFormula(baseId),
   }));
   const variants = data?.variants;
   const [name, setName] = useState('');

@@ -4,12 +4,12 @@ import { format } from 'date-fns';
 import { useState } from 'react';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Larder } from '@/kitchen/known-item';
+import { useFetched } from '@/kitchen/use-fetched';
 import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/sheet';
 import { type FormulaDraft, fileOf } from './formula-draft';
 import { addVersion, listVersions, removeVersion } from './formula-requests';
 import { SideBySide } from './side-by-side';
-import { useFetched } from './use-fetched';
 
 /** Named states of the formula: kept, compared side by side with the pan, drawn on the chart, brought back, let go. */
 export function VersionsSheet({

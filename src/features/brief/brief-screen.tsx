@@ -6,6 +6,8 @@ import { withBenchChanges } from '@/core/brief/bench-changes';
 import { briefSize, planBrief } from '@/core/brief/plan';
 import type { Ingredient } from '@/formats/ingredient';
 import type { OwnFormula, Start } from '@/kitchen/brief-answers';
+import { fetchFormulas, fetchLarder } from '@/kitchen/shelf-requests';
+import { type Carried, useWhole } from '@/kitchen/use-whole';
 import { Button, Key } from '@/ui/button';
 import { weight } from '@/ui/format';
 import { Steps } from '@/ui/steps';
@@ -45,14 +47,14 @@ function openingWords(start: Start | 'asItIs' | undefined, of: StoredOf | undefi
 export function BriefScreen({
   of,
   isFor,
-  formulas,
-  ingredients,
+  shelf: carriedShelf,
+  larder: carriedLarder,
 }: {
   of: StoredOf | undefined;
   /** the brief is for another occasion of that formula, which itself stays as it is */
   isFor: boolean;
-  formulas: readonly OwnFormula[];
-  ingredients: readonly Ingredient[];
+  shelf: Carried<OwnFormula>;
+  larder: Carried<Ingredient>;
 }) {
   useRefreshOnReturn();
   const [kitchenC] = useKitchenTemperature();
@@ -64,7 +66,10 @@ export function BriefScreen({
   const open = useBrief(start, `dark-pour:brief:${of ? `${of.id}${isFor ? ':for' : ''}` : 'new'}`);
   const { brief } = open;
   const general = useMemo(() => planBrief(brief), [brief]);
-  const shelf = useMemo(() => ({ formulas, ingredients }), [formulas, ingredients]);
+  const { rows: formulas, ...shelfRest } = useWhole(carriedShelf, fetchFormulas);
+  const { rows: ingredients, ...larderRest } = useWhole(carriedLarder, fetchLarder);
+  const isWhole = shelfRest.isWhole && larderRest.isWhole;
+  const shelf = useMemo(() => (isWhole ? { formulas, ingredients } : undefined), [isWhole, formulas, ingredients]);
   const larder = useMemo(() => new Map(ingredients.map((each) => [each.id, each])), [ingredients]);
   const proposals = useProposals(brief, of?.id, shelf);
   const [picked, setPicked] = useState<string | undefined>(belongs ? AS_IT_IS : undefined);
@@ -147,12 +152,15 @@ export function BriefScreen({
               answer={proposals.answer}
               share={proposals.share}
               stopped={proposals.stopped}
-              fault={proposals.fault}
+              fault={shelfRest.fault ?? larderRest.fault ?? proposals.fault}
               larder={larder}
               chosen={chosen?.id}
               onChoose={setPicked}
               onStop={proposals.stop}
-              onAgain={proposals.again}
+              onAgain={() => {
+                for (const rest of [shelfRest, larderRest]) if (rest.fault) rest.again();
+                proposals.again();
+              }}
             />
             {!belongs && (
               <Button

@@ -17,16 +17,20 @@ const startThread = (shelf: Shelf) =>
     (door) => void door.open(shelf),
   );
 
-/** What a brief could start from, from a worker: the first at once, with how far it is and a way to stop it. */
-export function useProposals(brief: Brief, pinned: string | undefined, shelf: Shelf) {
-  const thread = useMemo(() => startThread(shelf), [shelf]);
+/**
+ * What a brief could start from, from a worker: the first at once, with how far it is and a way to stop it.
+ *
+ * @param shelf nothing while it is fetched: the search waits for it
+ */
+export function useProposals(brief: Brief, pinned: string | undefined, shelf: Shelf | undefined) {
+  const thread = useMemo(() => shelf && startThread(shelf), [shelf]);
   const [answer, setAnswer] = useState<Answer | undefined>();
   const [share, setShare] = useState(0);
   const [stopped, setStopped] = useState(false);
   const [asks, setAsks] = useState(0);
   const [fault, setFault] = useState<string | undefined>();
 
-  useEffect(() => thread.close, [thread]);
+  useEffect(() => thread?.close, [thread]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: asking again asks the same once more
   useEffect(() => {
@@ -34,6 +38,7 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
     setStopped(false);
     setFault(undefined);
     setShare(0);
+    if (!thread) return;
     const timer = setTimeout(async () => {
       const told = proxy((found: Answer, done: number) => {
         if (!wanted) return;
@@ -62,7 +67,7 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
     /** why nothing more comes, if it does not */
     fault,
     stop: () => {
-      thread.close();
+      thread?.close();
       setStopped(true);
     },
     again: () => setAsks(asks + 1),

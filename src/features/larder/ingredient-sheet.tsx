@@ -9,6 +9,7 @@ import { measureDoubt, VOLUMES } from '@/core/matter/measures';
 import { nutrition } from '@/core/matter/nutrition';
 import type { Ingredient, StoredIngredient } from '@/formats/ingredient';
 import { allergenLine } from '@/kitchen/allergen-sentences';
+import { useFetched } from '@/kitchen/use-fetched';
 import { Button } from '@/ui/button';
 import { CompositionStrip, stripAmounts } from '@/ui/composition-strip';
 import { gramsPlain, significant, weight } from '@/ui/format';
@@ -17,11 +18,11 @@ import { PRICE, STOCK } from '@/ui/ingredient/ingredient-values';
 import { NumberField } from '@/ui/number-field';
 import { NutritionTable } from '@/ui/nutrition-table';
 import { Sheet } from '@/ui/sheet';
+import { fetchUses } from './larder-requests';
 
 /** Everything about one ingredient: what it is made of, how it measures, where it is used, price and stock. */
 export function IngredientSheet({
   ingredient,
-  usedIn,
   onClose,
   onEdit,
   onCopy,
@@ -29,7 +30,6 @@ export function IngredientSheet({
   onKeep,
 }: {
   ingredient: StoredIngredient;
-  usedIn: readonly { id: string; name: string }[];
   onClose: () => void;
   onEdit: () => void;
   onCopy: () => void;
@@ -37,6 +37,7 @@ export function IngredientSheet({
   /** keeps price, stock and note */
   onKeep: (ingredient: Ingredient) => Promise<void>;
 }) {
+  const { data: usedIn, fault } = useFetched(() => fetchUses(ingredient.id));
   const [price, setPrice] = useState(ingredient.pricePerKg ?? undefined);
   const [stock, setStock] = useState(ingredient.stockG ?? undefined);
   const [note, setNote] = useState(ingredient.note);
@@ -158,7 +159,9 @@ export function IngredientSheet({
           <Measures ingredient={ingredient} />
           <section>
             <h3 className="mb-1 text-[1.05rem]">Where it is used</h3>
-            {usedIn.length === 0 ? (
+            {!usedIn ? (
+              <p className="text-mute">{fault ?? 'Looking…'}</p>
+            ) : usedIn.length === 0 ? (
               <p className="text-mute">In no formula.</p>
             ) : (
               <ul className="flex flex-wrap gap-x-4">

@@ -1,5 +1,13 @@
+import { z } from 'zod';
 import type { Ingredient } from '@/formats/ingredient';
 import { askServer } from '@/ui/ask-server';
+
+const usesSchema = z.object({ usedIn: z.array(z.object({ id: z.string(), name: z.string() })) });
+
+/** The formulas that use an ingredient, by name. */
+export async function fetchUses(id: string): Promise<readonly { id: string; name: string }[]> {
+  return usesSchema.parse(await askServer(`/api/larder/${encodeURIComponent(id)}/uses`, 'GET')).usedIn;
+}
 
 /** Adds an ingredient of the kitchen's own. */
 export async function addIngredient(ingredient: Ingredient): Promise<void> {

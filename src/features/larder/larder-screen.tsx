@@ -6,7 +6,8 @@ import { type ChangeEvent, useMemo, useRef, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { inOrder } from '@/core/matter/allergens';
 import { INGREDIENT_GROUPS, type Ingredient, type StoredIngredient } from '@/formats/ingredient';
-import { lookUp } from '@/formats/look-up';
+import { fetchLarder } from '@/kitchen/shelf-requests';
+import { type Carried, useWhole } from '@/kitchen/use-whole';
 import { Button, Key } from '@/ui/button';
 import { IngredientForm } from '@/ui/ingredient/ingredient-form';
 import { BLANK } from '@/ui/ingredient/ingredient-values';
@@ -27,14 +28,9 @@ type Over =
   | { readonly what: 'new'; readonly start: Omit<Ingredient, 'id' | 'origin'> };
 
 /** The larder: every ingredient, searched and filtered, looked into, added, changed, read from and written to CSV. */
-export function LarderScreen({
-  ingredients,
-  usedIn,
-}: {
-  ingredients: readonly StoredIngredient[];
-  usedIn: Readonly<Record<string, readonly { id: string; name: string }[]>>;
-}) {
+export function LarderScreen({ carried }: { carried: Carried<StoredIngredient> }) {
   useRefreshOnReturn();
+  const { rows: ingredients, isWhole, fault, again } = useWhole(carried, fetchLarder);
   const router = useRouter();
   const [filter, setFilter] = useState(EVERYTHING);
   const [over, setOver] = useState<Over | undefined>();
@@ -69,7 +65,7 @@ export function LarderScreen({
       <main className="mx-auto flex min-h-0 w-full max-w-[1240px] flex-1 flex-col px-5 pt-5 pb-4">
         <div className="mb-3 flex flex-wrap items-center gap-2">
           <h1 className="mr-auto text-[1.9rem]">Larder</h1>
-          <Button onClick={() => fileInput.current?.click()}>
+          <Button disabled={!isWhole} onClick={() => fileInput.current?.click()}>
             <FileUp size={17} aria-hidden="true" /> Import
           </Button>
           <a
@@ -126,6 +122,12 @@ export function LarderScreen({
           <Toggle label="own" on={filter.own} onToggle={(own) => setFilter({ ...filter, own })} />
           <span className="ml-auto text-[13.5px] text-mute" role="status">
             {said ? `${said} ` : ''}
+            {!isWhole && (fault ? `${fault} ` : 'The rest is being fetched… ')}
+            {fault && (
+              <button type="button" className="min-h-11 font-semibold text-enamel underline" onClick={again}>
+                Try again
+              </button>
+            )}
             {found.length === rows.length ? `${rows.length} ingredients` : `${found.length} of ${rows.length}`}
           </span>
         </div>
@@ -144,7 +146,6 @@ export function LarderScreen({
         <IngredientSheet
           key={`${opened.id} ${opened.revision}`}
           ingredient={opened}
-          usedIn={lookUp(usedIn, opened.id) ?? []}
           onClose={() => setOver(undefined)}
           onEdit={() => setOver({ what: 'edit', id: opened.id })}
           onCopy={() => setOver({ what: 'new', start: { ...opened, name: `${opened.name}, own` } })}

@@ -1,10 +1,17 @@
 import { z } from 'zod';
 import type { FormulaFileInput } from '@/formats/formula-file';
 import { askServer } from '@/ui/ask-server';
+import type { FormulaSummary } from './formula-summary';
 
 const createdSchema = z.object({ id: z.string() });
 const addedSchema = z.object({ ids: z.array(z.string()) });
+const summariesSchema = z.object({ formulas: z.array(z.custom<FormulaSummary>((each) => each instanceof Object)) });
 const storedSchema = z.object({ file: z.looseObject({ name: z.string() }) });
+
+/** All formulas as their cards show them. */
+export async function fetchSummaries(): Promise<readonly FormulaSummary[]> {
+  return summariesSchema.parse(await askServer('/api/library/summaries', 'GET')).formulas;
+}
 
 /** Keeps a new formula and returns its id. */
 export async function createFormula(formula: FormulaFileInput): Promise<string> {

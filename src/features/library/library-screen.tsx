@@ -5,8 +5,8 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { type ChangeEvent, useRef, useState, useTransition } from 'react';
 import { LARGEST_LIBRARY_BYTES, parseFormulaText, readFormulas } from '@/formats/formula-file';
-import type { Ingredient } from '@/formats/ingredient';
 import { findRecipe } from '@/formats/recipe-json-ld';
+import { type Carried, useWhole } from '@/kitchen/use-whole';
 import { Button } from '@/ui/button';
 import { TopBar } from '@/ui/top-bar';
 import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
@@ -17,6 +17,7 @@ import {
   createFormula,
   createFormulas,
   deleteFormula,
+  fetchSummaries,
   restoreFormula,
 } from './formula-requests';
 import type { FormulaSummary } from './formula-summary';
@@ -26,17 +27,16 @@ import { ARCHIVE, useFoundFormulas } from './use-found-formulas';
 
 /** The list of formulas: search, open, copy, delete with undo, begin anew, read a file. */
 export function LibraryScreen({
-  formulas: all,
+  carried,
   unreadable,
-  ingredients,
 }: {
-  formulas: readonly FormulaSummary[];
+  carried: Carried<FormulaSummary>;
   /** formulas kept in a form this version cannot read */
   unreadable: readonly { readonly id: string; readonly reason: string }[];
-  ingredients: readonly Ingredient[];
 }) {
   useRefreshOnReturn();
   const router = useRouter();
+  const { rows: all, isWhole, fault: partly, again } = useWhole(carried, fetchSummaries);
   const { query, setQuery, tag, setTag, tags, archived, total, found, left, showMore } = useFoundFormulas(all);
   const [recipe, setRecipe] = useState<string | undefined>();
   const [isNew, setIsNew] = useState(false);
@@ -161,6 +161,7 @@ export function LibraryScreen({
             {fault}
           </p>
         )}
+        {!isWhole && <Partly count={all.length} fault={partly} onAgain={again} />}
         {unreadable.map(({ id, reason }) => (
           <p key={id} role="alert" className="mb-3 rounded-lg bg-near-wash px-4 py-2">
             {reason}
@@ -231,7 +232,6 @@ export function LibraryScreen({
       {recipe !== undefined && (
         <RecipeSheet
           start={recipe}
-          ingredients={ingredients}
           onClose={() => setRecipe(undefined)}
           onCreate={async (formula) => open(await createFormula(formula))}
         />
@@ -242,6 +242,24 @@ export function LibraryScreen({
         onCreate={async (formula) => open(await createFormula(formula))}
       />
     </>
+  );
+}
+
+/** Says that the rest of a big kitchen's formulas is still to come. */
+function Partly({ count, fault, onAgain }: { count: number; fault: string | undefined; onAgain: () => void }) {
+  return (
+    <p role="status" className="mb-3 text-[14px] text-mute">
+      {fault ? (
+        <>
+          Only the {count} last changed are here. {fault}{' '}
+          <button type="button" className="min-h-11 font-semibold text-enamel underline" onClick={onAgain}>
+            Try again
+          </button>
+        </>
+      ) : (
+        `The ${count} last changed; the others are being fetched…`
+      )}
+    </p>
   );
 }
 

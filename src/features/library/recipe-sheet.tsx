@@ -8,6 +8,8 @@ import { type FormulaFileInput, MOST_GRAMS } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { findRecipe } from '@/formats/recipe-json-ld';
 import { type RecipeRow, readRecipeText } from '@/formats/recipe-text';
+import { fetchLarder } from '@/kitchen/shelf-requests';
+import { useFetched } from '@/kitchen/use-fetched';
 import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/sheet';
 import { CUP_WORDS, useCupSystem } from '@/ui/use-measure-system';
@@ -29,20 +31,34 @@ function linesOf(text: string): { name: string; text: string } {
   return { name: '', text: rows ? rows.join('\n') : text };
 }
 
-/** A recipe pasted as text (or JSON-LD, or CSV): its lines matched to the larder, doubtful ones asked, then a formula. */
-export function RecipeSheet({
-  start,
-  ingredients,
-  onClose,
-  onCreate,
-}: {
+interface Props {
   /** text to begin with, from a file */
-  start: string;
-  ingredients: readonly Ingredient[];
-  onClose: () => void;
+  readonly start: string;
+  readonly onClose: () => void;
   /** rejects with the reason when it could not be kept */
-  onCreate: (formula: FormulaFileInput) => Promise<void>;
-}) {
+  readonly onCreate: (formula: FormulaFileInput) => Promise<void>;
+}
+
+/** A recipe pasted as text (or JSON-LD, or CSV): its lines matched to the larder, doubtful ones asked, then a formula. */
+export function RecipeSheet(props: Props) {
+  const { data: ingredients, fault } = useFetched(fetchLarder);
+  if (ingredients) return <RecipeForm {...props} ingredients={ingredients} />;
+  return (
+    <Sheet title="From a recipe" width="wide" onClose={props.onClose}>
+      {fault ? (
+        <p role="alert" className="text-off">
+          {fault}
+        </p>
+      ) : (
+        <p role="status" className="text-mute">
+          Fetching the larder…
+        </p>
+      )}
+    </Sheet>
+  );
+}
+
+function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredients: readonly Ingredient[] }) {
   const [text, setText] = useState(start);
   const [name, setName] = useState('');
   const [answers, setAnswers] = useState<Readonly<Record<number, RecipeAnswer>>>({});

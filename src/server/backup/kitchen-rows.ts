@@ -1,7 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { BACKUP_TABLES, type Backup, type BackupRow, type BackupTable, type TableChange } from '@/formats/backup-file';
 import type { Database } from '../db/database';
-import { forgetLarder } from '../repositories/larder';
 
 /** What tells the rows of a table apart. */
 const KEYS: Readonly<Record<BackupTable, readonly string[]>> = {
@@ -90,5 +89,4 @@ export async function restoreBackup(db: Database, backup: Backup): Promise<void>
       }
     }
   });
-  forgetLarder(db);
 }

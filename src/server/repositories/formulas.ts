@@ -5,6 +5,7 @@ import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
 import { applyVariation, variationOf } from '@/formats/variation';
 import type { Database } from '../db/database';
 import { formulaLines, formulas } from '../db/schema';
+import { readOnce, rowStamp } from './read-before';
 import { readStored, UnreadableError } from './stored-value';
 
 /** A formula as kept: the contents of a formula file, with the number of times it was saved. */
@@ -109,30 +110,15 @@ export interface UnreadableFormula {
   readonly reason: string;
 }
 
-/** All formulas that are not deleted and can be read, the last changed first. */
-export async function listFormulas(db: Database): Promise<StoredFormula[]> {
-  return (await listLibrary(db)).formulas;
-}
+type Read = { readonly formula: StoredFormula } | { readonly unreadable: UnreadableFormula };
 
-/** The same, with those beside them that cannot be read: one of them never stops the others. */
-export async function listLibrary(
-  db: Database,
-): Promise<{ readonly formulas: StoredFormula[]; readonly unreadable: UnreadableFormula[] }> {
-  const rows = await db
-    .select()
-    .from(formulas)
-    .where(isNull(formulas.deletedAt))
-    .orderBy(desc(formulas.updatedAt), asc(formulas.id));
-  if (rows.length === 0) return { formulas: [], unreadable: [] };
+/** Formulas by their ids, with their rows. */
+async function readFormulas(db: Database, ids: string[]): Promise<ReadonlyMap<string, Read>> {
+  const rows = await db.select().from(formulas).where(inArray(formulas.id, ids));
   const lines = await db
     .select()
     .from(formulaLines)
-    .where(
-      inArray(
-        formulaLines.formulaId,
-        rows.map((row) => row.id),
-      ),
-    )
+    .where(inArray(formulaLines.formulaId, ids))
     .orderBy(asc(formulaLines.position));
   const byFormula = new Map<string, LineRow[]>();
   for (const line of lines) {
@@ -140,16 +126,59 @@ export async function listLibrary(
     if (own) own.push(line);
     else byFormula.set(line.formulaId, [line]);
   }
-  const found: { formulas: StoredFormula[]; unreadable: UnreadableFormula[] } = { formulas: [], unreadable: [] };
-  for (const row of rows) {
-    try {
-      found.formulas.push(toStored(row, byFormula.get(row.id) ?? []));
-    } catch (error) {
-      if (!(error instanceof UnreadableError)) throw error;
-      found.unreadable.push({ id: row.id, name: row.name, reason: error.message });
-    }
-  }
-  return found;
+  return new Map(
+    rows.map((row): [string, Read] => {
+      try {
+        return [row.id, { formula: toStored(row, byFormula.get(row.id) ?? []) }];
+      } catch (error) {
+        if (!(error instanceof UnreadableError)) throw error;
+        return [row.id, { unreadable: { id: row.id, name: row.name, reason: error.message } }];
+      }
+    }),
+  );
+}
+
+const formulasReadOnce = readOnce(readFormulas);
+
+/** All formulas that are not deleted and can be read, the last changed first. */
+export async function listFormulas(db: Database): Promise<StoredFormula[]> {
+  return (await listLibrary(db)).formulas;
+}
+
+/**
+ * The same, with those beside them that cannot be read: one of them never stops the others.
+ *
+ * @param most as many as are wanted from the top of the list; all when left out
+ */
+export async function listLibrary(
+  db: Database,
+  most?: number,
+): Promise<{ readonly formulas: StoredFormula[]; readonly unreadable: UnreadableFormula[] }> {
+  const all = db
+    .select({ id: formulas.id, stamp: rowStamp })
+    .from(formulas)
+    .where(isNull(formulas.deletedAt))
+    .orderBy(desc(formulas.updatedAt), asc(formulas.id));
+  const heads = await (most === undefined ? all : all.limit(most));
+  const read = await formulasReadOnce(db, heads, most === undefined);
+  return {
+    formulas: read.flatMap((each) => ('formula' in each ? each.formula : [])),
+    unreadable: read.flatMap((each) => ('unreadable' in each ? each.unreadable : [])),
+  };
+}
+
+/** How many formulas there are that are not deleted. */
+export async function countFormulas(db: Database): Promise<number> {
+  return db.$count(formulas, isNull(formulas.deletedAt));
+}
+
+/** The names of all formulas that are not deleted, the last changed first. */
+export async function listNames(db: Database): Promise<{ readonly id: string; readonly name: string }[]> {
+  return db
+    .select({ id: formulas.id, name: formulas.name })
+    .from(formulas)
+    .where(isNull(formulas.deletedAt))
+    .orderBy(desc(formulas.updatedAt), asc(formulas.id));
 }
 
 /** One formula, unless it is deleted or never was. */
@@ -244,8 +273,16 @@ async function followBase(db: Database, base: StoredFormula, now: Date): Promise
 
 /** The variants of a base, by name. */
 export async function variantsOf(db: Database, baseId: string): Promise<StoredFormula[]> {
-  return (await listFormulas(db))
-    .filter((formula) => formula.baseId === baseId)
+  const heads = await db
+    .select({ id: formulas.id })
+    .from(formulas)
+    .where(and(eq(formulas.baseId, baseId), isNull(formulas.deletedAt)));
+  const read = await readFormulas(
+    db,
+    heads.map(({ id }) => id),
+  );
+  return [...read.values()]
+    .flatMap((each) => ('formula' in each ? each.formula : []))
     .sort((a, b) => a.file.name.localeCompare(b.file.name));
 }
 

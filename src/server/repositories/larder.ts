@@ -1,8 +1,9 @@
-import { and, asc, eq, isNull, ne, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNull, ne, sql } from 'drizzle-orm';
 import { type Ingredient, ingredientSchema, type StoredIngredient } from '@/formats/ingredient';
 import { idFromName } from '@/formats/ingredient-id';
 import type { Database } from '../db/database';
 import { formulaLines, formulas, ingredients } from '../db/schema';
+import { readOnce, rowStamp } from './read-before';
 import { readStored } from './stored-value';
 
 type Row = typeof ingredients.$inferSelect;
@@ -26,29 +27,33 @@ function toStored({ position: _, revision, ...row }: Row): StoredIngredient {
   return { ...readStored(ingredientSchema, row, `“${row.name}”`), revision };
 }
 
-/** Ingredients read before, by database: a row that has not changed since is not read a second time. */
-const readBefore = new WeakMap<Database, Map<string, StoredIngredient>>();
-
-/** Lets go of what was read: the rows have been replaced. */
-export function forgetLarder(db: Database): void {
-  readBefore.delete(db);
-}
-
-/** {@link toStored} for a whole larder, which every page asks for. */
-function allStored(db: Database, rows: readonly Row[]): StoredIngredient[] {
-  const before = readBefore.get(db);
-  const now = new Map<string, StoredIngredient>();
-  for (const row of rows) {
-    const known = before?.get(row.id);
-    now.set(row.id, known?.revision === row.revision ? known : toStored(row));
-  }
-  readBefore.set(db, now);
-  return [...now.values()];
-}
+const ingredientsReadOnce = readOnce(async (db: Database, ids: string[]) => {
+  const rows = await db.select().from(ingredients).where(inArray(ingredients.id, ids));
+  return new Map(rows.map((row) => [row.id, toStored(row)]));
+});
 
 /** All ingredients of the larder, in its order. */
 export async function listIngredients(db: Database): Promise<StoredIngredient[]> {
-  return allStored(db, await db.select().from(ingredients).orderBy(asc(ingredients.position), asc(ingredients.name)));
+  const heads = await db
+    .select({ id: ingredients.id, stamp: rowStamp })
+    .from(ingredients)
+    .orderBy(asc(ingredients.position), asc(ingredients.name));
+  return ingredientsReadOnce(db, heads, true);
+}
+
+/** How many ingredients the larder has. */
+export async function countIngredients(db: Database): Promise<number> {
+  return db.$count(ingredients);
+}
+
+/** Those of some ids that the larder has, in any order. */
+export async function someIngredients(db: Database, ids: readonly string[]): Promise<StoredIngredient[]> {
+  if (ids.length === 0) return [];
+  const heads = await db
+    .select({ id: ingredients.id, stamp: rowStamp })
+    .from(ingredients)
+    .where(inArray(ingredients.id, [...new Set(ids)]));
+  return ingredientsReadOnce(db, heads, false);
 }
 
 /** One ingredient. */
@@ -76,7 +81,6 @@ export async function refreshTypical(db: Database, starting: readonly Ingredient
         .where(and(eq(ingredients.id, id), eq(ingredients.origin, 'typical')));
     }
   });
-  readBefore.delete(db);
 }
 
 async function isNameTaken(db: Database, name: string, exceptId: string): Promise<boolean> {
@@ -140,17 +144,14 @@ export async function saveIngredient(
   });
 }
 
-/** The formulas that use each ingredient, deleted ones left out. */
-export async function whereUsed(db: Database): Promise<Map<string, UsedIn[]>> {
-  const rows = await db
-    .selectDistinct({ ingredient: formulaLines.ingredient, id: formulas.id, name: formulas.name })
+/** The formulas that use an ingredient, deleted ones left out, by name. */
+export async function usesOf(db: Database, id: string): Promise<UsedIn[]> {
+  return db
+    .selectDistinct({ id: formulas.id, name: formulas.name })
     .from(formulaLines)
     .innerJoin(formulas, eq(formulas.id, formulaLines.formulaId))
-    .where(isNull(formulas.deletedAt))
+    .where(and(eq(formulaLines.ingredient, id), isNull(formulas.deletedAt)))
     .orderBy(asc(formulas.name));
-  const used = new Map<string, UsedIn[]>();
-  for (const { ingredient, id, name } of rows) used.set(ingredient, [...(used.get(ingredient) ?? []), { id, name }]);
-  return used;
 }
 
 /** Takes an ingredient of the kitchen's own out of the larder, unless a formula uses it. */
@@ -161,8 +162,8 @@ export async function removeIngredient(
   const current = await findIngredient(db, id);
   if (!current) return 'gone';
   if (current.origin === 'typical') return 'typical';
-  const used = (await whereUsed(db)).get(id);
-  if (used) return used;
+  const used = await usesOf(db, id);
+  if (used.length > 0) return used;
   await db.delete(ingredients).where(eq(ingredients.id, id));
   return 'removed';
 }

@@ -2,9 +2,9 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { MODEL_REVISION } from '@/core/model-constants';
 import { BalanceScreen } from '@/features/balance/balance-screen';
+import { larderFor } from '@/server/carried';
 import { sharedDatabase } from '@/server/db/database';
 import { findFormula } from '@/server/repositories/formulas';
-import { listIngredients } from '@/server/repositories/larder';
 
 export const dynamic = 'force-dynamic';
 
@@ -33,7 +33,12 @@ export default async function BalancePage({ params }: Props) {
         base: formula.baseId ? (await findFormula(db, formula.baseId))?.file : undefined,
         figuresMoved: formula.modelRevision < MODEL_REVISION,
       }}
-      ingredients={await listIngredients(db)}
+      carried={
+        await larderFor(
+          db,
+          formula.file.lines.map(({ ingredient }) => ingredient),
+        )
+      }
     />
   );
 }

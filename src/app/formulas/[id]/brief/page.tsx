@@ -1,9 +1,9 @@
 import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { BriefScreen } from '@/features/brief/brief-screen';
+import { larderFor, shelfFor } from '@/server/carried';
 import { sharedDatabase } from '@/server/db/database';
-import { findFormula, listFormulas } from '@/server/repositories/formulas';
-import { listIngredients } from '@/server/repositories/larder';
+import { findFormula } from '@/server/repositories/formulas';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Brief' };
@@ -21,10 +21,13 @@ export default async function BriefPage({ params }: Props) {
       key={`${id} ${of.revision}`}
       of={{ id, revision: of.revision, file: of.file }}
       isFor={false}
-      formulas={(await listFormulas(db))
-        .filter(({ archived, id: other }) => !archived || other === id)
-        .map(({ id: each, file }) => ({ id: each, file }))}
-      ingredients={await listIngredients(db)}
+      shelf={await shelfFor(db, { id: of.id, file: of.file })}
+      larder={
+        await larderFor(
+          db,
+          of.file.lines.map(({ ingredient }) => ingredient),
+        )
+      }
     />
   );
 }

@@ -3,7 +3,7 @@ import { notFound } from 'next/navigation';
 import { CardPage } from '@/features/card/card-page';
 import { sharedDatabase } from '@/server/db/database';
 import { findFormula } from '@/server/repositories/formulas';
-import { listIngredients } from '@/server/repositories/larder';
+import { someIngredients } from '@/server/repositories/larder';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Bench card' };
@@ -13,7 +13,9 @@ export default async function BenchCardPage({ params }: { params: Promise<{ id: 
   const { db } = await sharedDatabase();
   const formula = await findFormula(db, id);
   if (!formula) notFound();
-  const used = new Set(formula.file.lines.map(({ ingredient }) => ingredient));
-  const ingredients = (await listIngredients(db)).filter((each) => used.has(each.id));
+  const ingredients = await someIngredients(
+    db,
+    formula.file.lines.map(({ ingredient }) => ingredient),
+  );
   return <CardPage id={id} file={formula.file} ingredients={ingredients} />;
 }

@@ -5,7 +5,7 @@ import { cardPdf } from '@/features/card/card-pdf';
 import { sharedDatabase } from '@/server/db/database';
 import { answering, RequestError } from '@/server/read-request';
 import { findFormula } from '@/server/repositories/formulas';
-import { listIngredients } from '@/server/repositories/larder';
+import { someIngredients } from '@/server/repositories/larder';
 
 /** The bench card of a formula as a PDF; `?cups=us` measures in other cups than metric ones. */
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
@@ -14,7 +14,8 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     const { db } = await sharedDatabase();
     const formula = await findFormula(db, (await params).id);
     if (!formula) throw new RequestError(404, 'This formula was deleted, or never was here.');
-    const larder = new Map((await listIngredients(db)).map((each) => [each.id, each]));
+    const used = formula.file.lines.map(({ ingredient }) => ingredient);
+    const larder = new Map((await someIngredients(db, used)).map((each) => [each.id, each]));
     const asked = new URL(request.url).searchParams.get('cups') ?? '';
     const cups = Object.hasOwn(CUP_SYSTEMS, asked) ? (asked as CupSystem) : 'metric';
     const pdf = await cardPdf(benchCard(formula.file, larder, 'grams', cups));

@@ -5,7 +5,7 @@ import { recipeJsonLd } from '@/formats/recipe-json-ld';
 import { sharedDatabase } from '@/server/db/database';
 import { answering, RequestError } from '@/server/read-request';
 import { findFormula } from '@/server/repositories/formulas';
-import { listIngredients } from '@/server/repositories/larder';
+import { someIngredients } from '@/server/repositories/larder';
 
 const json = (value: unknown) => `${JSON.stringify(value, null, 2)}\n`;
 
@@ -29,7 +29,8 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     const formula = await findFormula(db, (await params).id);
     if (!formula) throw new RequestError(404, 'This formula was deleted, or never was here.');
     const { file } = formula;
-    const names = new Map((await listIngredients(db)).map(({ id, name }) => [id, name]));
+    const used = file.lines.map(({ ingredient }) => ingredient);
+    const names = new Map((await someIngredients(db, used)).map(({ id, name }) => [id, name]));
     const nameOf = (id: string) => lookUp(file.ingredients, id)?.name ?? names.get(id) ?? id;
     const fileName = `${file.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.${format.ending}`;
     return new Response(format.write(file, nameOf), {

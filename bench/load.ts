@@ -1,0 +1,150 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { type Row, report } from './report';
+import { type Served, serve } from './served';
+
+const FORMULAS = 5_000;
+const INGREDIENTS = 5_000;
+const AT_A_TIME = 500;
+const READERS = 200;
+const WRITERS = 10;
+const CROWD_MS = 20_000;
+const LOOKS = 7;
+const MOST_HTML_KB = 300;
+
+interface StoredFormula {
+  readonly id: string;
+  readonly revision: number;
+  readonly file: { readonly name: string };
+}
+
+const middle = (values: readonly number[], at = 0.5) =>
+  values.toSorted((a, b) => a - b)[Math.min(Math.floor(at * values.length), values.length - 1)] ?? Number.NaN;
+
+/** Memory of a server and all it started, MB. */
+function memoryMb(pid: number): number {
+  const table = execFileSync('ps', ['-eo', 'pid=,ppid=,rss='], { encoding: 'utf8' })
+    .trim()
+    .split('\n')
+    .map((line) => line.trim().split(/\s+/).map(Number) as [number, number, number]);
+  const family = new Set([pid]);
+  for (let grew = true; grew; ) {
+    grew = false;
+    for (const [own, parent] of table) {
+      if (!family.has(own) && family.has(parent)) {
+        family.add(own);
+        grew = true;
+      }
+    }
+  }
+  return table.reduce((sum, [own, , rss]) => sum + (family.has(own) ? rss : 0), 0) / 1024;
+}
+
+/** A big kitchen: the demo's formulas again and again, and a larder of crates. */
+async function fill({ ask }: Served): Promise<readonly StoredFormula[]> {
+  const { formulas } = JSON.parse(await ask('/api/formulas')) as { formulas: StoredFormula[] };
+  for (let from = 0; from < FORMULAS; from += AT_A_TIME) {
+    const more = Array.from({ length: AT_A_TIME }, (_, i) => {
+      const { file } = formulas[(from + i) % formulas.length] as StoredFormula;
+      return { ...file, name: `${file.name} ${from + i}` };
+    });
+    await ask('/api/library', 'POST', { formulas: more });
+  }
+  const [model] = JSON.parse(await ask('/api/larder/rows')).ingredients;
+  const add = Array.from({ length: INGREDIENTS }, (_, i) => ({
+    ...model,
+    id: `crate-${i}`,
+    name: `Crate ${i}`,
+    origin: 'own',
+  }));
+  await ask('/api/larder/import', 'POST', { add, change: [] });
+  return formulas;
+}
+
+/** First and usual time of a page, and how heavy it is. */
+async function look({ ask }: Served, name: string, to: string): Promise<Row[]> {
+  const times: number[] = [];
+  let bytes = 0;
+  for (let i = 0; i <= LOOKS; i++) {
+    const began = performance.now();
+    bytes = Buffer.byteLength(await ask(to));
+    times.push(performance.now() - began);
+  }
+  const kb = bytes / 1000;
+  const heavy = kb <= MOST_HTML_KB ? '' : ' TOO HEAVY';
+  return [
+    {
+      name: `${name}: ${kb.toFixed(0)} kB${heavy}, first ${(times[0] as number).toFixed(0)} ms, then`,
+      ms: middle(times.slice(1)),
+      aimMs: 500,
+    },
+  ];
+}
+
+/** Many who look and some who save, all at once. */
+async function crowd({ ask }: Served, formulas: readonly StoredFormula[]): Promise<Row[]> {
+  const until = performance.now() + CROWD_MS;
+  const reads: number[] = [];
+  const writes: number[] = [];
+  const timed = async (times: number[], work: () => Promise<unknown>) => {
+    const began = performance.now();
+    const answer = await work();
+    times.push(performance.now() - began);
+    return answer;
+  };
+  const pages = formulas.map(({ id }) => `/formulas/${id}/balance`);
+  const reader = async (n: number) => {
+    for (let i = n; performance.now() < until; i++) {
+      await timed(reads, () => ask(i % 3 === 0 ? '/' : (pages[i % pages.length] as string)));
+    }
+  };
+  const writer = async (n: number) => {
+    const { id } = formulas[n % formulas.length] as StoredFormula;
+    let { revision, file } = JSON.parse(await ask(`/api/formulas/${id}`)) as StoredFormula;
+    while (performance.now() < until) {
+      const formula = { ...file, note: `Saved in a crowd, ${revision}` };
+      await timed(writes, () => ask(`/api/formulas/${id}`, 'PUT', { revision, formula }));
+      revision += 1;
+    }
+  };
+  await Promise.all([
+    ...Array.from({ length: READERS }, (_, n) => reader(n)),
+    ...Array.from({ length: Math.min(WRITERS, formulas.length) }, (_, n) => writer(n)),
+  ]);
+  return [
+    {
+      name: `crowd: ${reads.length} reads, p99 ${middle(reads, 0.99).toFixed(0)} ms, median`,
+      ms: middle(reads),
+      aimMs: 10_000,
+    },
+    {
+      name: `crowd: ${writes.length} saves, p99 ${middle(writes, 0.99).toFixed(0)} ms, median`,
+      ms: middle(writes),
+      aimMs: 1_000,
+    },
+  ];
+}
+
+const folder = mkdtempSync(path.join(tmpdir(), 'dark-pour-load-'));
+const served = await serve(folder);
+try {
+  const formulas = await fill(served);
+  const id = formulas[0]?.id ?? '';
+  const before = memoryMb(served.pid);
+  const rows = [
+    ...(await look(served, 'list', '/')),
+    ...(await look(served, 'bench', `/formulas/${id}/balance`)),
+    ...(await look(served, 'brief', '/brief')),
+    ...(await look(served, 'larder', '/larder')),
+  ];
+  const looked = memoryMb(served.pid);
+  rows.push(...(await crowd(served, formulas)));
+  report(`${FORMULAS} formulas, ${INGREDIENTS} ingredients more`, rows);
+  const mb = [before, looked, memoryMb(served.pid)].map((each) => each.toFixed(0));
+  process.stdout.write(`  memory, MB: filled ${mb[0]}, each page looked at ${mb[1]}, after the crowd ${mb[2]}\n`);
+} finally {
+  await served.stop();
+  rmSync(folder, { recursive: true });
+}

@@ -1,0 +1,50 @@
+import { setImmediate as nextTurn } from 'node:timers/promises';
+import { type FormulaSummary, summarise } from '@/features/library/formula-summary';
+import type { Ingredient } from '@/formats/ingredient';
+import type { Larder } from '@/kitchen/known-item';
+import type { Database } from '@/server/db/database';
+import { listLibrary, type StoredFormula, type UnreadableFormula } from '@/server/repositories/formulas';
+import { someIngredients } from '@/server/repositories/larder';
+
+/** Formulas that are summed up before others who ask have their turn. */
+const AT_A_TIME = 50;
+
+interface Kept {
+  readonly summary: FormulaSummary;
+  /** what the larder said of its rows then */
+  readonly from: readonly (Ingredient | undefined)[];
+}
+
+const kept = new WeakMap<StoredFormula, Kept>();
+
+/** {@link summarise}, once for each state of a formula and of what is in it. */
+function summaryOf(formula: StoredFormula, larder: Larder): { summary: FormulaSummary; isNew: boolean } {
+  const from = formula.file.lines.map(({ ingredient }) => larder.get(ingredient));
+  const known = kept.get(formula);
+  if (known?.from.every((item, i) => item === from[i])) return { summary: known.summary, isNew: false };
+  const summary = summarise(formula, larder);
+  kept.set(formula, { summary, from });
+  return { summary, isNew: true };
+}
+
+/**
+ * The formulas for the list, the last changed first, and those that cannot be read.
+ *
+ * @param most as many as are wanted from the top; all when left out
+ */
+export async function summaries(
+  db: Database,
+  most?: number,
+): Promise<{ readonly formulas: FormulaSummary[]; readonly unreadable: readonly UnreadableFormula[] }> {
+  const library = await listLibrary(db, most);
+  const ids = library.formulas.flatMap(({ file }) => file.lines.map(({ ingredient }) => ingredient));
+  const larder = new Map((await someIngredients(db, ids)).map((ingredient) => [ingredient.id, ingredient]));
+  const formulas: FormulaSummary[] = [];
+  let fresh = 0;
+  for (const formula of library.formulas) {
+    const { summary, isNew } = summaryOf(formula, larder);
+    formulas.push(summary);
+    if (isNew && ++fresh % AT_A_TIME === 0) await nextTurn();
+  }
+  return { formulas, unreadable: library.unreadable };
+}
