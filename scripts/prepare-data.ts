@@ -4,10 +4,10 @@ import { prepareData } from '../src/server/prepare-data';
 // What a kitchen keeps is for its own user alone.
 process.umask(0o077);
 
-const [folder, kind] = process.argv.slice(2);
-if (!folder) throw new Error('usage: prepare-data FOLDER [demo]');
+const [place, kind] = process.argv.slice(2);
+if (!place) throw new Error('usage: prepare-data FOLDER-OR-URL [demo]');
 try {
-  await prepareData(folder, { demo: kind === 'demo' });
+  await prepareData(place, { demo: kind === 'demo' });
 } catch (error) {
   const trouble = troubleOf(error);
   if (!trouble) throw error;

@@ -5,9 +5,11 @@ import path from 'node:path';
 import { ensureBuilt } from './run/ensure-built.mjs';
 import { ensureChromium } from './run/ensure-chromium.mjs';
 import { ensureInstalled } from './run/ensure-installed.mjs';
+import { ensurePostgres } from './run/postgres.mjs';
 import { inProject, program, runNode } from './run/project.mjs';
 
 ensureInstalled();
+ensurePostgres();
 const reports = mkdtempSync(path.join(tmpdir(), 'dark-pour-reports-'));
 const total = { passed: 0, failed: 0 };
 

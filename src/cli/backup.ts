@@ -6,15 +6,15 @@ import { parseArgs } from 'node:util';
 import type { Backup, TableChange } from '@/formats/backup-file';
 import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
 import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
-import { dataFolder } from '@/server/db/data-folder';
-import { knownSchemas, openDatabase } from '@/server/db/database';
+import { knownSchemas, openKitchen } from '@/server/db/database';
 import { DataFolderInUseError } from '@/server/db/owner';
+import { isOnServer, kitchenPlace, shownPlace } from '@/server/db/place';
 import { troubleOf } from '@/server/db/trouble-of';
 import { TOKEN_COOKIE } from '@/server/guard.mjs';
 
 const USAGE = `npm run backup  [-- FILE]          everything of the kitchen into one file
 npm run restore -- FILE [--yes]    puts it in the place of all there is, after a look
---data FOLDER names another data folder than DARK_POUR_DATA or .data.
+--data FOLDER, or a postgres:// address, names another kitchen than DATABASE_URL, DARK_POUR_DATA or .data.
 `;
 
 /** A kitchen, open here or in a server that runs. */
@@ -25,8 +25,8 @@ interface Kitchen {
   close(): Promise<void>;
 }
 
-async function openHere(folder: string): Promise<Kitchen> {
-  const { db, schemaName, close } = await openDatabase(folder);
+async function openHere(place: string): Promise<Kitchen> {
+  const { db, schemaName, close } = await openKitchen(place);
   const read = (file: Buffer): Promise<Backup> => unpackBackup(file, knownSchemas());
   return {
     take: async () => packBackup(await takeBackup(db, schemaName, new Date())),
@@ -61,11 +61,11 @@ function askServer(folder: string): Kitchen {
   };
 }
 
-async function open(folder: string): Promise<Kitchen> {
+async function open(place: string): Promise<Kitchen> {
   try {
-    return await openHere(folder);
+    return await openHere(place);
   } catch (error) {
-    if (error instanceof DataFolderInUseError) return askServer(folder);
+    if (error instanceof DataFolderInUseError) return askServer(place);
     throw error;
   }
 }
@@ -89,21 +89,22 @@ const { values, positionals } = parseArgs({
   options: { data: { type: 'string' }, yes: { type: 'boolean', default: false } },
 });
 const [command, file] = positionals;
-const folder = values.data ? path.resolve(values.data) : dataFolder();
+const named = values.data && !isOnServer(values.data) ? path.resolve(values.data) : values.data;
+const place = named ?? kitchenPlace();
 try {
   if (command === 'backup') {
-    const place = path.resolve(file ?? `dark-pour-${new Date().toISOString().slice(0, 10)}.backup`);
-    const kitchen = await open(folder);
-    writeFileSync(place, await kitchen.take(), { mode: 0o600 });
+    const target = path.resolve(file ?? `dark-pour-${new Date().toISOString().slice(0, 10)}.backup`);
+    const kitchen = await open(place);
+    writeFileSync(target, await kitchen.take(), { mode: 0o600 });
     await kitchen.close();
-    stdout.write(`${place}\n`);
+    stdout.write(`${target}\n`);
   } else if (command === 'restore' && file) {
     const bytes = readFileSync(file);
     await unpackBackup(bytes, knownSchemas());
-    const kitchen = await open(folder);
+    const kitchen = await open(place);
     if (values.yes || (await isWanted(await kitchen.compare(bytes)))) {
       await kitchen.restore(bytes);
-      stdout.write(`${folder} is what the backup was.\n`);
+      stdout.write(`${shownPlace(place)} is what the backup was.\n`);
     }
     await kitchen.close();
   } else {

@@ -1,4 +1,4 @@
-import { type Database, openDatabase } from './db/database';
+import { type Database, openKitchen } from './db/database';
 import { lanternMillFormulas } from './demo/lantern-mill';
 import { createFormulas, listFormulas } from './repositories/formulas';
 import { refreshTypical, stockEmptyLarder } from './repositories/larder';
@@ -11,13 +11,13 @@ async function seedDemo(db: Database, now: Date): Promise<void> {
 }
 
 /**
- * Creates and stocks a data folder: schema, starting larder and, for the demo, Lantern Mill's formulas. Run in a process of its own before the
+ * Creates and stocks a kitchen, in a data folder or on a PostgreSQL server: schema, starting larder and, for the demo, Lantern Mill's formulas. Run in a process of its own before the
  * server starts, because creating a database takes far more memory than opening one.
  *
  * @throws {DataFolderInUseError} another living process owns the folder
  */
-export async function prepareData(folder: string, options: { demo: boolean }): Promise<void> {
-  const { db, close } = await openDatabase(folder);
+export async function prepareData(place: string, options: { demo: boolean }): Promise<void> {
+  const { db, close } = await openKitchen(place);
   try {
     const starting = startingLarder();
     await stockEmptyLarder(db, starting);

@@ -33,7 +33,7 @@ test('an ingredient shows its composition, nutrition, measures and use; price an
   await expect(sheet).toContainText('Cocoa butter');
   await expect(sheet).toContainText(/kJ \/ \d+ kcal/);
   await expect(sheet).toContainText('chopped');
-  await expect(sheet.getByRole('link', { name: 'Millrace éclair gloss' })).toBeVisible();
+  await expect(sheet.getByRole('link', { name: 'Millrace éclair gloss', exact: true })).toBeVisible();
   await expectAccessible(page);
   await sheet.getByLabel('In hand').fill('2,5 kg');
   await sheet.getByLabel('Price').fill('-3');

@@ -8,13 +8,14 @@ import { backUpToday } from '@/server/backup/daily';
 import { backupsFolder, listKept, outdated, readKept } from '@/server/backup/kept-backups';
 import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
 import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
-import { type OpenDatabase, openMemoryDatabase } from '@/server/db/database';
+import type { OpenDatabase } from '@/server/db/database';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import { createFormula, createFormulas, listFormulas } from '@/server/repositories/formulas';
 import { listIngredients, stockEmptyLarder } from '@/server/repositories/larder';
 import { changeSettings, readSettings } from '@/server/repositories/settings';
 import { startingLarder } from '@/server/repositories/starting-larder';
 import { addVersion, listVersions } from '@/server/repositories/versions';
+import { openTestKitchen } from '../support/databases';
 
 let kitchen: OpenDatabase;
 let other: OpenDatabase;
@@ -23,7 +24,7 @@ const home = mkdtempSync(path.join(tmpdir(), 'dark-pour-backup-'));
 const now = new Date('2026-11-26T08:00:00Z');
 
 beforeAll(async () => {
-  kitchen = await openMemoryDatabase();
+  kitchen = await openTestKitchen();
   await stockEmptyLarder(kitchen.db, startingLarder());
   await createFormulas(kitchen.db, lanternMillFormulas(), now);
   const [base] = await listFormulas(kitchen.db);
@@ -32,7 +33,7 @@ beforeAll(async () => {
   await addVersion(kitchen.db, base.id, { name: 'before the fair', note: 'ünïcödé “quoted”', file: base.file }, now);
   await changeSettings(kitchen.db, { temperature: 'F' });
   backup = await takeBackup(kitchen.db, kitchen.schemaName, now);
-  other = await openMemoryDatabase();
+  other = await openTestKitchen();
 });
 afterAll(async () => {
   await kitchen.close();

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { FormulaFile } from '@/formats/formula-file';
-import { type OpenDatabase, openMemoryDatabase } from '@/server/db/database';
+import type { OpenDatabase } from '@/server/db/database';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import {
   archiveFormula,
@@ -17,6 +17,7 @@ import {
 import { listIngredients, stockEmptyLarder } from '@/server/repositories/larder';
 import { startingLarder } from '@/server/repositories/starting-larder';
 import { addVersion, listVersions, removeVersion } from '@/server/repositories/versions';
+import { openTestKitchen } from '../support/databases';
 
 let kitchen: OpenDatabase;
 const demo = lanternMillFormulas();
@@ -25,7 +26,7 @@ const at = (minute: number) => new Date(Date.UTC(2026, 0, 1, 8, minute));
 const plain = (value: unknown) => JSON.parse(JSON.stringify(value));
 
 beforeAll(async () => {
-  kitchen = await openMemoryDatabase();
+  kitchen = await openTestKitchen();
 });
 afterAll(() => kitchen.close());
 

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Ingredient } from '@/formats/ingredient';
-import { type OpenDatabase, openMemoryDatabase } from '@/server/db/database';
+import type { OpenDatabase } from '@/server/db/database';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import { createFormula, deleteFormula } from '@/server/repositories/formulas';
 import {
@@ -15,13 +15,14 @@ import {
   usesOf,
 } from '@/server/repositories/larder';
 import { startingLarder } from '@/server/repositories/starting-larder';
+import { openTestKitchen } from '../support/databases';
 
 let kitchen: OpenDatabase;
 const starting = startingLarder();
 const house: Ingredient = { ...(starting[4] as Ingredient), name: 'House dark 62', id: 'new', origin: 'own' };
 
 beforeAll(async () => {
-  kitchen = await openMemoryDatabase();
+  kitchen = await openTestKitchen();
   await stockEmptyLarder(kitchen.db, starting);
 });
 afterAll(() => kitchen.close());

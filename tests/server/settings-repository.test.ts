@@ -1,12 +1,13 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { settingsChangeSchema, USUAL_SETTINGS } from '@/formats/settings';
-import { type OpenDatabase, openMemoryDatabase } from '@/server/db/database';
+import type { OpenDatabase } from '@/server/db/database';
 import { settings } from '@/server/db/schema';
 import { changeSettings, readSettings, settleNumbers } from '@/server/repositories/settings';
+import { openTestKitchen } from '../support/databases';
 
 let kitchen: OpenDatabase;
 beforeAll(async () => {
-  kitchen = await openMemoryDatabase();
+  kitchen = await openTestKitchen();
 });
 afterAll(() => kitchen.close());
 

@@ -3,7 +3,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { planBrief } from '@/core/brief/plan';
 import { MODEL_REVISION } from '@/core/model-constants';
 import type { FormulaFile } from '@/formats/formula-file';
-import { type OpenDatabase, openMemoryDatabase } from '@/server/db/database';
+import type { OpenDatabase } from '@/server/db/database';
 import { formulas } from '@/server/db/schema';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import {
@@ -16,13 +16,14 @@ import {
 } from '@/server/repositories/formulas';
 import { findIngredient, stockEmptyLarder } from '@/server/repositories/larder';
 import { startingLarder } from '@/server/repositories/starting-larder';
+import { openTestKitchen } from '../support/databases';
 
 let kitchen: OpenDatabase;
 const withBrief = lanternMillFormulas().find(({ brief }) => brief) as FormulaFile;
 const now = new Date(Date.UTC(2026, 0, 1));
 
 beforeAll(async () => {
-  kitchen = await openMemoryDatabase();
+  kitchen = await openTestKitchen();
   await stockEmptyLarder(kitchen.db, startingLarder());
 });
 afterAll(() => kitchen.close());

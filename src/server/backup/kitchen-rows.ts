@@ -10,11 +10,13 @@ const KEYS: Readonly<Record<BackupTable, readonly string[]>> = {
   formula_lines: ['formula_id', 'position'],
   formula_versions: ['id'],
 };
+/** All tables as they were when the first was read. */
+const ONE_MOMENT = { isolationLevel: 'repeatable read' } as const;
 const ROWS_AT_ONCE = 200;
 
 /** A query's rows, whatever database answers. */
 async function rowsOf<Row>(db: Pick<Database, 'execute'>, query: ReturnType<typeof sql>): Promise<Row[]> {
-  return (await db.execute(query)).rows as unknown as Row[];
+  return ((await db.execute(query)) as { rows: Row[] }).rows;
 }
 
 async function readTable(db: Pick<Database, 'execute'>, table: BackupTable): Promise<BackupRow[]> {
@@ -36,7 +38,7 @@ export async function takeBackup(db: Database, schema: string, now: Date): Promi
     const tables = {} as Record<BackupTable, BackupRow[]>;
     for (const table of BACKUP_TABLES) tables[table] = await readTable(tx, table);
     return { format: 'dark-pour/backup', version: 1, madeAt: now.toISOString(), schema, tables };
-  });
+  }, ONE_MOMENT);
 }
 
 /** What a backup would change here, table by table. Nothing is changed. */

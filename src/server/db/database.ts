@@ -1,15 +1,19 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
-import { drizzle, type PgliteDatabase } from 'drizzle-orm/pglite';
+import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
+import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
-import { dataFolder, migrationsFolder } from './data-folder';
+import { migrationsFolder } from './data-folder';
 import { databaseFolder, expectKitchen, markKitchen } from './kitchen-mark';
 import { ownDataFolder } from './owner';
+import { isOnServer, kitchenPlace } from './place';
 import * as schema from './schema';
+import { openOnServer } from './server-database';
 import { ThreadedClient } from './threaded-client';
 
-export type Database = PgliteDatabase<typeof schema>;
+/** The query builder over the embedded database, a PostgreSQL server, or a transaction of either. */
+export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
 
 /** An open database and how to leave it. */
 export interface OpenDatabase {
@@ -29,19 +33,28 @@ export function knownSchemas(): string[] {
 
 const newestMigration = () => knownSchemas().at(-1) ?? 'none';
 
-async function bringUpToDate(db: Database): Promise<void> {
+/** The query builder over a client that asks as the embedded database does, its schema brought up to date. */
+async function over(client: PGlite | ThreadedClient): Promise<Database> {
+  const db = drizzle(client as PGlite, { schema, casing: 'snake_case' });
   await migrate(db, { migrationsFolder: migrationsFolder() });
+  return db;
 }
-
-/** The query builder over a client that asks as the embedded database does. */
-const over = (client: PGlite | ThreadedClient): Database => drizzle(client as PGlite, { schema, casing: 'snake_case' });
 
 /** Opens a database in memory, empty but for its schema. */
 export async function openMemoryDatabase(): Promise<OpenDatabase> {
   const client = await PGlite.create();
-  const db = over(client);
-  await bringUpToDate(db);
-  return { db, schemaName: newestMigration(), close: () => client.close() };
+  return { db: await over(client), schemaName: newestMigration(), close: () => client.close() };
+}
+
+/**
+ * Opens the kitchen of a data folder, or of a PostgreSQL server.
+ *
+ * @param onEnd the database cannot go on; one on a server is reached again by itself
+ */
+export async function openKitchen(place: string, onEnd: () => void = () => undefined): Promise<OpenDatabase> {
+  if (!isOnServer(place)) return openDatabase(place, onEnd);
+  const { db, pool } = await openOnServer(place);
+  return { db, schemaName: newestMigration(), close: () => pool.end() };
 }
 
 /**
@@ -59,8 +72,7 @@ export async function openDatabase(folder: string, onEnd: () => void = () => und
       giveBack();
       onEnd();
     });
-    const db = over(client);
-    await bringUpToDate(db);
+    const db = await over(client);
     markKitchen(folder);
     return {
       db,
@@ -84,7 +96,7 @@ export function sharedDatabase(): Promise<OpenDatabase> {
     held.darkPourDatabase = undefined;
   };
   if (!held.darkPourDatabase) {
-    held.darkPourDatabase = openDatabase(dataFolder(), forget);
+    held.darkPourDatabase = openKitchen(kitchenPlace(), forget);
     held.darkPourDatabase.catch(forget);
   }
   return held.darkPourDatabase;

@@ -1,10 +1,13 @@
 import { DataTroubleError } from './disk';
 import { DataFolderInUseError } from './owner';
+import { serverTrouble } from './server-trouble';
 
 /** What is wrong with disk or database behind an error, if that is it; the query builder wraps what it was told. */
 export function troubleOf(error: unknown): DataTroubleError | DataFolderInUseError | undefined {
   for (let each = error; each instanceof Error; each = each.cause) {
     if (each instanceof DataTroubleError || each instanceof DataFolderInUseError) return each;
+    const trouble = serverTrouble(each);
+    if (trouble) return new DataTroubleError(trouble, { cause: each });
   }
   return undefined;
 }

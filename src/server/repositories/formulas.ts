@@ -262,7 +262,8 @@ async function rewrite(
 
 /** Lets the variants of a base follow what it became. */
 async function followBase(db: Database, base: StoredFormula, now: Date): Promise<void> {
-  const children = await db.select().from(formulas).where(eq(formulas.baseId, base.id));
+  // Held until this is done: a variant that is saved meanwhile waits, and neither undoes the other.
+  const children = await db.select().from(formulas).where(eq(formulas.baseId, base.id)).for('update');
   for (const child of children) {
     if (!child.variation) continue;
     const own = { name: child.name, note: child.note ?? undefined, tags: child.tags ?? undefined };
@@ -361,16 +362,17 @@ export async function restoreFormula(db: Database, id: string): Promise<boolean>
 
 /** Forgets formulas deleted before a day; their lines go with them. */
 export async function forgetDeleted(db: Database, before: Date): Promise<void> {
-  const gone = await db.delete(formulas).where(lt(formulas.deletedAt, before)).returning({ id: formulas.id });
-  if (gone.length === 0) return;
-  // Variants of a base that is gone stand by themselves.
-  await db
-    .update(formulas)
-    .set({ baseId: null, variation: null })
-    .where(
-      inArray(
-        formulas.baseId,
-        gone.map(({ id }) => id),
-      ),
-    );
+  await db.transaction(async (tx) => {
+    const gone = await tx.delete(formulas).where(lt(formulas.deletedAt, before)).returning({ id: formulas.id });
+    // Variants of a base that is gone stand by themselves.
+    await tx
+      .update(formulas)
+      .set({ baseId: null, variation: null })
+      .where(
+        inArray(
+          formulas.baseId,
+          gone.map(({ id }) => id),
+        ),
+      );
+  });
 }

@@ -65,6 +65,7 @@ export async function findIngredient(db: Database, id: string): Promise<StoredIn
 /** Puts the starting larder in, all or nothing; what is there already stays as it is. */
 export async function stockEmptyLarder(db: Database, starting: readonly Ingredient[]): Promise<void> {
   await db.transaction(async (tx) => {
+    await lockLarder(tx);
     const [count] = await tx.select({ n: sql<number>`count(*)::int` }).from(ingredients);
     if ((count?.n ?? 0) > 0) return;
     await tx.insert(ingredients).values(starting.map((ingredient, position) => ({ ...ingredient, position })));
@@ -100,9 +101,15 @@ async function freeId(db: Database, name: string): Promise<string> {
   }
 }
 
+/** One at a time changes what the larder has: names are looked up first and written then. */
+async function lockLarder(tx: Database): Promise<void> {
+  await tx.execute(sql`select pg_advisory_xact_lock(hashtext('larder'))`);
+}
+
 /** Adds an ingredient of the kitchen's own under a new id. */
 export async function addIngredient(db: Database, ingredient: Ingredient): Promise<LarderOutcome> {
   return db.transaction(async (tx) => {
+    await lockLarder(tx);
     if (await isNameTaken(tx, ingredient.name, '')) return { outcome: 'nameTaken' } as const;
     const [last] = await tx.select({ n: sql<number>`coalesce(max(position), 0)::int` }).from(ingredients);
     const row = {
@@ -128,6 +135,7 @@ export async function saveIngredient(
   ingredient: Ingredient,
 ): Promise<LarderOutcome> {
   return db.transaction(async (tx) => {
+    await lockLarder(tx);
     const current = await findIngredient(tx, id);
     if (!current) return { outcome: 'gone' } as const;
     if (current.revision !== revision) return { outcome: 'stale', current } as const;
@@ -159,13 +167,16 @@ export async function removeIngredient(
   db: Database,
   id: string,
 ): Promise<'removed' | 'gone' | 'typical' | readonly UsedIn[]> {
-  const current = await findIngredient(db, id);
-  if (!current) return 'gone';
-  if (current.origin === 'typical') return 'typical';
-  const used = await usesOf(db, id);
-  if (used.length > 0) return used;
-  await db.delete(ingredients).where(eq(ingredients.id, id));
-  return 'removed';
+  return db.transaction(async (tx) => {
+    await lockLarder(tx);
+    const current = await findIngredient(tx, id);
+    if (!current) return 'gone';
+    if (current.origin === 'typical') return 'typical';
+    const used = await usesOf(tx, id);
+    if (used.length > 0) return used;
+    await tx.delete(ingredients).where(eq(ingredients.id, id));
+    return 'removed';
+  });
 }
 
 /**
@@ -179,6 +190,7 @@ export async function importIngredients(
   onProgress: (done: number) => void,
 ): Promise<void> {
   await db.transaction(async (tx) => {
+    await lockLarder(tx);
     const [last] = await tx.select({ n: sql<number>`coalesce(max(position), 0)::int` }).from(ingredients);
     let done = 0;
     for (let from = 0; from < plan.add.length; from += BATCH) {
