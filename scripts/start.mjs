@@ -14,4 +14,8 @@ await refuseTakenPort('npm start', options);
 ensureInstalled();
 ensureData(folder, 'own');
 ensureBuilt();
-await serve({ ...options, folder, welcome: `Dark Pour, with your own formulas in ${folder}:` });
+await serve({
+  ...options,
+  folder,
+  welcome: `Dark Pour, with your own formulas ${process.env.DATABASE_URL?.trim() ? 'on the PostgreSQL server' : `in ${folder}`}:`,
+});

@@ -1,4 +1,5 @@
 import { backUpDaily } from './backup/daily';
+import { sharedChanges } from './changes/changes';
 import { dataFolder } from './db/data-folder';
 import { sharedDatabase } from './db/database';
 import { forTheLog, troubleOf } from './db/trouble-of';
@@ -18,6 +19,7 @@ async function leave(code: number): Promise<void> {
   leaving = true;
   try {
     const { close } = await sharedDatabase();
+    await sharedChanges().close();
     // A disk that stands still must not keep the server.
     await Promise.race([close(), new Promise((resolve) => setTimeout(resolve, LEAVING_MS))]);
   } catch {

@@ -4,6 +4,7 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { FormulaFile } from '@/formats/formula-file';
 import { noteSave } from '@/kitchen/saves-under-way';
 import { keepUnsaved, letGoOfUnsaved } from '@/kitchen/unsaved-work';
+import { useChanges } from '@/kitchen/use-changes';
 import type { TheirVersion } from './saved-answers';
 import { useLeaving } from './use-leaving';
 import { type LeftWork, useLeftWork } from './use-left-work';
@@ -43,7 +44,7 @@ const AFTER_IT = ' It is tried again by itself.';
  */
 export function useAutosave(
   id: string,
-  opened: { revision: number; file: FormulaFile },
+  opened: { revision: number; baseId: string | null; file: FormulaFile },
   file: FormulaFile,
   onFollow: (file: FormulaFile) => void,
 ) {
@@ -162,7 +163,12 @@ export function useAutosave(
 
   useEffect(() => setState({ kind: 'saved' }), []);
 
-  // Another tablet may have saved: look when this one wakes and now and then.
+  // Another tablet may have saved: look when that is told, when this one wakes, and now and then.
+  const look = useRef<() => void>(() => undefined);
+  const { baseId } = opened;
+  useChanges((change) => {
+    if (change.what === 'formula' && (change.id === id || change.id === baseId)) look.current();
+  });
   useEffect(() => {
     const lookUp = async () => {
       if (document.visibilityState !== 'visible' || inFlight.current) return;
@@ -177,6 +183,7 @@ export function useAutosave(
         // Not reachable just now; saving will tell.
       }
     };
+    look.current = () => void lookUp();
     const timer = setInterval(lookUp, LOOK_EVERY_MS);
     document.addEventListener('visibilitychange', lookUp);
     return () => {

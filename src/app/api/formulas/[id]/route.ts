@@ -1,6 +1,7 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { formulaFileSchema } from '@/formats/formula-file';
+import { announce } from '@/server/changes/changes';
 import { sharedDatabase } from '@/server/db/database';
 import { answering, RequestError, readJson } from '@/server/read-request';
 import { deleteFormula, findFormula, saveFormula } from '@/server/repositories/formulas';
@@ -34,6 +35,7 @@ export async function PUT(request: Request, { params }: Context) {
         { status: 409 },
       );
     }
+    announce({ what: 'formula', id: result.formula.id });
     return NextResponse.json({ revision: result.formula.revision, updatedAt: result.formula.updatedAt });
   });
 }
@@ -42,7 +44,9 @@ export async function PUT(request: Request, { params }: Context) {
 export async function DELETE(_request: Request, { params }: Context) {
   return answering(async () => {
     const { db } = await sharedDatabase();
-    if (!(await deleteFormula(db, (await params).id, new Date()))) throw new RequestError(404, GONE);
+    const { id } = await params;
+    if (!(await deleteFormula(db, id, new Date()))) throw new RequestError(404, GONE);
+    announce({ what: 'formula', id });
     return NextResponse.json({ deleted: true });
   });
 }
