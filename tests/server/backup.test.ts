@@ -4,13 +4,20 @@ import path from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Backup } from '@/formats/backup-file';
-import { backUpToday } from '@/server/backup/daily';
+import type { FormulaFile } from '@/formats/formula-file';
+import { backUpToday, forgetLongDeleted } from '@/server/backup/daily';
 import { backupsFolder, listKept, outdated, readKept } from '@/server/backup/kept-backups';
 import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
 import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
 import type { OpenDatabase } from '@/server/db/database';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
-import { createFormula, createFormulas, listFormulas } from '@/server/repositories/formulas';
+import {
+  createFormula,
+  createFormulas,
+  deleteFormula,
+  listFormulas,
+  restoreFormula,
+} from '@/server/repositories/formulas';
 import { listIngredients, stockEmptyLarder } from '@/server/repositories/larder';
 import { changeSettings, readSettings } from '@/server/repositories/settings';
 import { startingLarder } from '@/server/repositories/starting-larder';
@@ -132,6 +139,29 @@ describe('daily backups', () => {
     const bytes = readKept(folder, '2026-11-26');
     expect(bytes && (await unpackBackup(bytes, [kitchen.schemaName]))).toEqual(backup);
     expect(readKept(folder, '../../etc/passwd')).toBeUndefined();
+  });
+
+  it('what was deleted long ago is forgotten once so many days have passed, not when a clock jumps ahead', async () => {
+    const folder = path.join(home, 'jumping');
+    const day = (n: number) => new Date(now.getTime() + n * 86_400_000);
+    const { id } = await createFormula(other.db, lanternMillFormulas()[0] as FormulaFile, now);
+    await deleteFormula(other.db, id, now);
+    const look = async (n: number) => {
+      await backUpToday(folder, other, day(n));
+      await forgetLongDeleted(folder, other, day(n));
+    };
+    const isThere = async () => {
+      const there = await restoreFormula(other.db, id);
+      if (there) await deleteFormula(other.db, id, now);
+      return there;
+    };
+    await look(0);
+    await look(40);
+    expect(await isThere(), 'a day forty days ahead').toBe(true);
+    for (let n = 1; n < 31; n++) await look(n);
+    expect(await isThere(), 'a month of days').toBe(true);
+    await look(41);
+    expect(await isThere(), 'more than a month').toBe(false);
   });
 
   it('stay fourteen days, and the first of each month for a year', () => {

@@ -6,16 +6,20 @@ import {
   readdirSync,
   readFileSync,
   rmSync,
+  truncateSync,
   unlinkSync,
   writeFileSync,
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { openDatabase } from '@/server/db/database';
 import { DataTroubleError, diskTrouble } from '@/server/db/disk';
 import { forTheLog, troubleOf } from '@/server/db/trouble-of';
+import { listIngredients, stockEmptyLarder } from '@/server/repositories/larder';
 import { changeSettings, readSettings } from '@/server/repositories/settings';
+import { startingLarder } from '@/server/repositories/starting-larder';
 
 const home = mkdtempSync(path.join(tmpdir(), 'dark-pour-durable-'));
 const newFolder = (name: string) => path.join(home, name);
@@ -46,6 +50,23 @@ describe('a kitchen on the disk', () => {
     rmSync(path.join(folder, 'db'), { recursive: true });
     await expect(openDatabase(folder)).rejects.toThrow(/its database is gone. Nothing was changed/);
     expect(existsSync(path.join(folder, 'db'))).toBe(false);
+  });
+
+  it('whose file has been cut short does not open with rows missing, and says which file', async () => {
+    const folder = kitchenFolder('cut');
+    const whole = await openDatabase(folder);
+    await stockEmptyLarder(whole.db, startingLarder());
+    const found = await whole.db.execute(sql`select pg_relation_filepath('ingredients') as place`);
+    const [{ place }] = (found as unknown as { rows: [{ place: string }] }).rows;
+    await whole.close();
+    const file = path.join(folder, 'db', place);
+    truncateSync(file, 8192);
+    await expect(openDatabase(folder)).rejects.toThrow(`${file} has become shorter than it was`);
+    await expect(openDatabase(folder), 'and lets the folder go').rejects.toThrow('part of what is kept is missing');
+    rmSync(path.join(folder, 'sizes.json'));
+    const rest = await openDatabase(folder);
+    expect((await listIngredients(rest.db)).length).toBeLessThan(startingLarder().length);
+    await rest.close();
   });
 
   it('that was being made when the power went is put aside and made anew', async () => {

@@ -63,6 +63,17 @@ describe('formulas as kept', () => {
     for (const id of ids) await deleteFormula(kitchen.db, id, at(50));
   });
 
+  it('stand in the order they were changed in, also when the clock jumps back', async () => {
+    const first = await createFormula(kitchen.db, gloss, at(500_000));
+    const second = await createFormula(kitchen.db, gloss, at(0));
+    const order = async () =>
+      (await listFormulas(kitchen.db)).map(({ id }) => id).filter((id) => [first.id, second.id].includes(id));
+    expect(await order()).toEqual([second.id, first.id]);
+    await saveFormula(kitchen.db, first.id, 1, { ...gloss, note: 'later' }, at(-900_000));
+    expect(await order()).toEqual([first.id, second.id]);
+    for (const id of await order()) await deleteFormula(kitchen.db, id, at(1));
+  });
+
   it('count their saves and replace all rows at once', async () => {
     const { id } = await createFormula(kitchen.db, gloss, at(2));
     const shorter = { ...gloss, name: 'Shorter', lines: gloss.lines.slice(0, 2) };

@@ -1,9 +1,14 @@
 import type { OpenDatabase } from '../db/database';
 import { forTheLog } from '../db/trouble-of';
+import { forgetDeleted } from '../repositories/formulas';
 import { keepBackup, listKept } from './kept-backups';
 import { takeBackup } from './kitchen-rows';
 import { packBackup } from './pack';
 
+/** Days a deleted formula can still be brought back, and daily backups that must have been made since. */
+const DELETED_KEPT_DAYS = 30;
+const DAYS_SEEN = 7;
+const DAY_MS = 86_400_000;
 const LOOK_EVERY_MS = 3_600_000;
 /** After the start, so that the first pages are not kept waiting. */
 const FIRST_MS = 60_000;
@@ -16,13 +21,28 @@ export async function backUpToday(folder: string, { db, schemaName }: OpenDataba
   return true;
 }
 
+/**
+ * Forgets what was deleted long ago. A clock that jumps ahead must not do it: so many daily backups since then say that the days have passed, and
+ * hold what is forgotten.
+ */
+export async function forgetLongDeleted(folder: string, { db }: OpenDatabase, now: Date): Promise<void> {
+  const days = listKept(folder).map(({ day }) => new Date(`${day}T00:00:00Z`).getTime());
+  const [oldest] = days.sort((a, b) => b - a).slice(DAYS_SEEN - 1);
+  if (oldest === undefined) return;
+  await forgetDeleted(db, new Date(Math.min(oldest, now.getTime() - DELETED_KEPT_DAYS * DAY_MS)));
+}
+
 /** Backs up once a day for as long as the server runs. */
 export function backUpDaily(folder: string, database: () => Promise<OpenDatabase>): void {
   const look = async () => {
     try {
-      await backUpToday(folder, await database(), new Date());
+      const open = await database();
+      await backUpToday(folder, open, new Date());
+      await forgetLongDeleted(folder, open, new Date());
     } catch (error) {
-      process.stderr.write(`The daily backup was not made: ${forTheLog(error)}\n`);
+      process.stderr.write(
+        `The daily backup was not made, or what was deleted long ago not forgotten: ${forTheLog(error)}\n`,
+      );
     }
   };
   setTimeout(look, FIRST_MS).unref();

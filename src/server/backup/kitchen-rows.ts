@@ -90,5 +90,17 @@ export async function restoreBackup(db: Database, backup: Backup): Promise<void>
         );
       }
     }
+    await countOn(tx, backup);
   });
+}
+
+/** The list goes on in the order it had; backups from before it was counted tell it by their times. */
+async function countOn(tx: Pick<Database, 'execute'>, backup: Backup): Promise<void> {
+  if (backup.tables.formulas.some((row) => !('touched' in row))) {
+    await tx.execute(sql`
+      update formulas set touched = numbered.place
+      from (select id, row_number() over (order by updated_at, id desc) as place from formulas) as numbered
+      where formulas.id = numbered.id`);
+  }
+  await tx.execute(sql`select setval('formulas_touched', (select coalesce(max(touched), 0) + 1 from formulas), false)`);
 }

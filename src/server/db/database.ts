@@ -5,6 +5,7 @@ import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { migrationsFolder } from './data-folder';
+import { expectSizes, noteSizes } from './file-sizes';
 import { databaseFolder, expectKitchen, markKitchen } from './kitchen-mark';
 import { ownDataFolder } from './owner';
 import { isOnServer, kitchenPlace } from './place';
@@ -68,6 +69,7 @@ export async function openDatabase(folder: string, onEnd: () => void = () => und
   const giveBack = await ownDataFolder(folder);
   try {
     expectKitchen(folder);
+    expectSizes(folder);
     const client = await ThreadedClient.open(databaseFolder(folder), () => {
       giveBack();
       onEnd();
@@ -79,6 +81,7 @@ export async function openDatabase(folder: string, onEnd: () => void = () => und
       schemaName: newestMigration(),
       async close() {
         await client.close();
+        noteSizes(folder);
         giveBack();
       },
     };

@@ -1,7 +1,8 @@
 import { closeSync, fsyncSync, openSync, readdirSync } from 'node:fs';
 import path from 'node:path';
 
-function flush(place: string): void {
+/** Flushes one file or folder to the disk. */
+export function flush(place: string): void {
   const fd = openSync(place, 'r');
   try {
     fsyncSync(fd);

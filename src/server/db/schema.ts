@@ -1,4 +1,6 @@
+import { sql } from 'drizzle-orm';
 import {
+  bigint,
   boolean,
   doublePrecision,
   foreignKey,
@@ -6,6 +8,7 @@ import {
   integer,
   json,
   jsonb,
+  pgSequence,
   pgTable,
   primaryKey,
   text,
@@ -51,6 +54,9 @@ export const settings = pgTable('settings', {
   value: jsonb().$type<unknown>().notNull(),
 });
 
+/** Counts what is done to formulas, whatever the clock says. */
+export const formulasTouched = pgSequence('formulas_touched');
+
 /** Formulas. `revision` counts saves, so that a stale save is told. `deletedAt` keeps a deleted formula for undo. */
 export const formulas = pgTable(
   'formulas',
@@ -71,13 +77,15 @@ export const formulas = pgTable(
     modelRevision: integer('model_revision').notNull().default(1),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
     updatedAt: timestamp('updated_at', { withTimezone: true }).notNull(),
+    /** the order in which they were last changed: a clock may jump */
+    touched: bigint({ mode: 'number' }).notNull().default(sql`nextval('formulas_touched')`),
     deletedAt: timestamp('deleted_at', { withTimezone: true }),
     archivedAt: timestamp('archived_at', { withTimezone: true }),
     /** the formula this one is a variant of, and what it does differently */
     baseId: text('base_id'),
     variation: jsonb().$type<Variation>(),
   },
-  (table) => [index('formulas_live').on(table.deletedAt, table.updatedAt), index('formulas_base').on(table.baseId)],
+  (table) => [index('formulas_live').on(table.deletedAt, table.touched), index('formulas_base').on(table.baseId)],
 );
 
 /** The rows of a formula's pan, in order. */

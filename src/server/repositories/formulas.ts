@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, desc, eq, inArray, isNotNull, isNull, lt } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray, isNotNull, isNull, lt, type SQL, sql } from 'drizzle-orm';
 import { MODEL_REVISION } from '@/core/model-constants';
 import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
 import { applyVariation, variationOf } from '@/formats/variation';
@@ -21,6 +21,9 @@ export interface StoredFormula {
   readonly modelRevision: number;
   readonly file: FormulaFile;
 }
+
+/** Comes before all that was changed earlier in the list. */
+const NEXT_TOUCH = sql`nextval('formulas_touched')`;
 
 /** How a save came out. */
 export type SaveOutcome =
@@ -158,7 +161,7 @@ export async function listLibrary(
     .select({ id: formulas.id, stamp: rowStamp })
     .from(formulas)
     .where(isNull(formulas.deletedAt))
-    .orderBy(desc(formulas.updatedAt), asc(formulas.id));
+    .orderBy(desc(formulas.touched));
   const heads = await (most === undefined ? all : all.limit(most));
   const read = await formulasReadOnce(db, heads, most === undefined);
   return {
@@ -178,7 +181,7 @@ export async function listNames(db: Database): Promise<{ readonly id: string; re
     .select({ id: formulas.id, name: formulas.name })
     .from(formulas)
     .where(isNull(formulas.deletedAt))
-    .orderBy(desc(formulas.updatedAt), asc(formulas.id));
+    .orderBy(desc(formulas.touched));
 }
 
 /** One formula, unless it is deleted or never was. */
@@ -237,11 +240,9 @@ export async function createFormula(
 export async function createFormulas(db: Database, files: readonly FormulaFile[], now: Date): Promise<string[]> {
   return db.transaction(async (tx) => {
     const ids: string[] = [];
-    // The list shows the last changed first: each is a moment older than the one before.
-    for (const [i, file] of files.entries()) {
-      ids.push((await createFormula(tx, file, new Date(now.getTime() - i))).id);
-    }
-    return ids;
+    // The list shows the last kept first.
+    for (const file of files.toReversed()) ids.push((await createFormula(tx, file, now)).id);
+    return ids.reverse();
   });
 }
 
@@ -250,7 +251,7 @@ async function rewrite(
   db: Database,
   id: string,
   file: FormulaFile,
-  change: Partial<typeof formulas.$inferInsert>,
+  change: Omit<Partial<typeof formulas.$inferInsert>, 'touched'> & { readonly touched?: SQL },
 ): Promise<void> {
   await db
     .update(formulas)
@@ -268,7 +269,11 @@ async function followBase(db: Database, base: StoredFormula, now: Date): Promise
     if (!child.variation) continue;
     const own = { name: child.name, note: child.note ?? undefined, tags: child.tags ?? undefined };
     const file = applyVariation(base.file, child.variation, own);
-    await rewrite(db, child.id, file, { revision: child.revision + 1, updatedAt: now });
+    await rewrite(db, child.id, file, {
+      revision: child.revision + 1,
+      updatedAt: now,
+      touched: NEXT_TOUCH,
+    });
   }
 }
 
@@ -317,7 +322,7 @@ export async function saveFormula(
   const saved = await db.transaction(async (tx) => {
     const [held] = await tx
       .update(formulas)
-      .set({ revision: revision + 1, updatedAt: now })
+      .set({ revision: revision + 1, updatedAt: now, touched: NEXT_TOUCH })
       .where(and(eq(formulas.id, id), eq(formulas.revision, revision), isNull(formulas.deletedAt)))
       .returning();
     if (!held) return undefined;

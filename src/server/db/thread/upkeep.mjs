@@ -9,6 +9,8 @@ const LOOK_EVERY = 50;
 const VACUUM_EVERY = 2_000;
 
 /**
+ * Files are not cut shorter by it: one that is shorter than it was is known to be broken (`file-sizes.ts`).
+ *
  * What a database on a server does by itself in the background and an embedded one does not: a checkpoint before the log grows long, and
  * clearing away of replaced rows.
  *
@@ -21,7 +23,7 @@ export function upkeep(folder, run) {
   let writes = 0;
   return async () => {
     writes += 1;
-    if (writes % VACUUM_EVERY === 0) await run('VACUUM');
+    if (writes % VACUUM_EVERY === 0) await run('VACUUM (TRUNCATE FALSE)');
     if (writes % LOOK_EVERY !== 0) return;
     const segments = readdirSync(log).filter((name) => /^[0-9A-F]{24}$/.test(name)).length;
     if (segments > MOST_SEGMENTS) await run('CHECKPOINT');
