@@ -238,6 +238,18 @@ test('open formats go out and a whole library comes back; tags and the archive s
   await page.getByLabel('Show').selectOption('');
   await expect(page.getByRole('listitem').filter({ hasText: 'Second of two' })).toBeVisible();
   await page.getByTestId('formula-file').setInputFiles({
+    name: 'all.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(all)),
+  });
+  const known = page.getByRole('dialog', { name: 'Some of these are here already' });
+  await expect(known).toContainText('Nothing in it is new.');
+  await known.getByRole('button', { name: 'Good' }).click();
+  await page.getByRole('button', { name: 'All as a file' }).click();
+  const saving = page.waitForEvent('download');
+  await page.getByRole('dialog').getByRole('link', { name: 'Save the file' }).click();
+  expect((await saving).suggestedFilename()).toBe('dark-pour-library.json');
+  await page.getByTestId('formula-file').setInputFiles({
     name: 'recipe.jsonld',
     mimeType: 'application/ld+json',
     buffer: Buffer.from(await get('recipe')),

@@ -1,10 +1,13 @@
 import { z } from 'zod';
 import type { FormulaFileInput } from '@/formats/formula-file';
+import { comparisonSchema, type LibraryFile, type TAKES } from '@/formats/library-file';
 import { askServer } from '@/ui/ask-server';
 import type { FormulaSummary } from './formula-summary';
 
 const createdSchema = z.object({ id: z.string() });
-const addedSchema = z.object({ ids: z.array(z.string()) });
+const addedSchema = z.union([z.object({ ids: z.array(z.string()) }), z.object({ here: comparisonSchema })]);
+
+export type Take = (typeof TAKES)[number];
 const summariesSchema = z.object({ formulas: z.array(z.custom<FormulaSummary>((each) => each instanceof Object)) });
 const storedSchema = z.object({ file: z.looseObject({ name: z.string() }) });
 
@@ -18,9 +21,13 @@ export async function createFormula(formula: FormulaFileInput): Promise<string> 
   return createdSchema.parse(await askServer('/api/formulas', 'POST', { formula })).id;
 }
 
-/** Keeps all formulas of a file, or none of them, and returns their ids. */
-export async function createFormulas(formulas: readonly FormulaFileInput[]): Promise<string[]> {
-  return addedSchema.parse(await askServer('/api/library', 'POST', { formulas })).ids;
+/**
+ * Keeps all formulas of a file, or none of them.
+ *
+ * @returns their ids; or what of them is here already, where nobody said yet what to do with those
+ */
+export async function keepLibrary(library: LibraryFile, take?: Take): Promise<z.output<typeof addedSchema>> {
+  return addedSchema.parse(await askServer('/api/library', 'POST', { ...library, take }));
 }
 
 /** Keeps a copy of a formula under a name of its own and returns its id. */

@@ -4,21 +4,25 @@ import { ClipboardList, ClipboardPaste, FileDown, FileUp, Plus, Search } from 'l
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { type ChangeEvent, useRef, useState, useTransition } from 'react';
-import { LARGEST_LIBRARY_BYTES, parseFormulaText, readFormulas } from '@/formats/formula-file';
+import { LARGEST_LIBRARY_BYTES, parseFormulaText } from '@/formats/formula-file';
+import { type Comparison, type LibraryFile, readLibrary } from '@/formats/library-file';
 import { findRecipe } from '@/formats/recipe-json-ld';
 import { type Carried, useWhole } from '@/kitchen/use-whole';
 import { Button } from '@/ui/button';
 import { TopBar } from '@/ui/top-bar';
 import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
+import { AllAsFile } from './all-as-file';
+import { AlreadyHere } from './already-here';
 import { FormulaCard } from './formula-card';
 import {
   archiveFormula,
   copyFormula,
   createFormula,
-  createFormulas,
   deleteFormula,
   fetchSummaries,
+  keepLibrary,
   restoreFormula,
+  type Take,
 } from './formula-requests';
 import type { FormulaSummary } from './formula-summary';
 import { NewFormulaDialog } from './new-formula-dialog';
@@ -39,6 +43,8 @@ export function LibraryScreen({
   const { rows: all, isWhole, fault: partly, again } = useWhole(carried, fetchSummaries);
   const { query, setQuery, tag, setTag, tags, archived, total, found, left, showMore } = useFoundFormulas(all);
   const [recipe, setRecipe] = useState<string | undefined>();
+  const [already, setAlready] = useState<{ library: LibraryFile; here: Comparison } | undefined>();
+  const [isSaving, setIsSaving] = useState(false);
   const [isNew, setIsNew] = useState(false);
   const [deleted, setDeleted] = useState<{ id: string; name: string } | undefined>();
   const [fault, setFault] = useState<string | undefined>();
@@ -55,6 +61,18 @@ export function LibraryScreen({
     } catch (error) {
       setFault((error as Error).message);
     }
+  };
+
+  const keepFile = async (library: LibraryFile, take?: Take) => {
+    const answer = await keepLibrary(library, take);
+    if ('here' in answer) {
+      setAlready({ library, here: answer.here });
+      return;
+    }
+    setAlready(undefined);
+    const [id, ...others] = answer.ids;
+    if (id !== undefined && others.length === 0) open(id);
+    else refresh();
   };
 
   const readFile = (event: ChangeEvent<HTMLInputElement>) => {
@@ -75,9 +93,7 @@ export function LibraryScreen({
           setRecipe(text);
           return;
         }
-        const [id, ...others] = await createFormulas(readFormulas(value));
-        if (id !== undefined && others.length === 0) open(id);
-        else refresh();
+        await keepFile(readLibrary(value));
       } catch (error) {
         throw new Error(`${file.name} could not be read as a formula: ${(error as Error).message}`);
       }
@@ -140,12 +156,9 @@ export function LibraryScreen({
             <ClipboardPaste size={17} aria-hidden="true" /> From a recipe
           </Button>
           {all.length > 0 && (
-            <a
-              href="/api/library"
-              className="inline-flex min-h-11 items-center gap-2 rounded-lg border border-rule bg-sheet px-4 font-medium hover:border-mute"
-            >
+            <Button onClick={() => setIsSaving(true)}>
               <FileDown size={17} aria-hidden="true" /> All as a file
-            </a>
+            </Button>
           )}
           <Button onClick={() => setIsNew(true)}>
             <Plus size={18} aria-hidden="true" /> New formula
@@ -234,6 +247,14 @@ export function LibraryScreen({
           start={recipe}
           onClose={() => setRecipe(undefined)}
           onCreate={async (formula) => open(await createFormula(formula))}
+        />
+      )}
+      {isSaving && <AllAsFile onClose={() => setIsSaving(false)} />}
+      {already && (
+        <AlreadyHere
+          here={already.here}
+          onTake={(take) => void attempt(() => keepFile(already.library, take))}
+          onClose={() => setAlready(undefined)}
         />
       )}
       <NewFormulaDialog

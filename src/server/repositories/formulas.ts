@@ -209,22 +209,24 @@ async function rootOf(db: Database, id: string): Promise<StoredFormula | undefin
  * Keeps a new formula.
  *
  * @param baseId makes it a variant of that formula: it follows it in all it does not do differently
+ * @param as what another kitchen, or this one before, knew it by; a new id when left out
  */
 export async function createFormula(
   db: Database,
   file: FormulaFile,
   now: Date,
   baseId?: string,
+  as: { readonly id: string; readonly revision: number } = { id: randomUUID(), revision: 1 },
 ): Promise<StoredFormula> {
-  const id = randomUUID();
+  const { id, revision } = as;
   return db.transaction(async (tx) => {
     const base = baseId === undefined ? undefined : await rootOf(tx, baseId);
     const variation = base ? variationOf(base.file, file) : null;
     const row = { id, ...columnsOf(file), baseId: base?.id ?? null, variation, modelRevision: MODEL_REVISION };
-    await tx.insert(formulas).values({ ...row, revision: 1, createdAt: now, updatedAt: now });
+    await tx.insert(formulas).values({ ...row, revision, createdAt: now, updatedAt: now });
     if (file.lines.length > 0) await tx.insert(formulaLines).values(lineRows(id, file));
     const [state, kept] = [
-      { revision: 1, updatedAt: now.toISOString() },
+      { revision, updatedAt: now.toISOString() },
       { archived: false, modelRevision: MODEL_REVISION },
     ];
     return { id, ...state, baseId: base?.id ?? null, ...kept, file };

@@ -124,6 +124,20 @@ export async function addIngredient(db: Database, ingredient: Ingredient): Promi
   });
 }
 
+/** Adds ingredients that a file of formulas brings, under their ids; those the larder knows by id or name stay as they are. */
+export async function addKnownIngredients(tx: Database, brought: readonly Ingredient[]): Promise<void> {
+  if (brought.length === 0) return;
+  await lockLarder(tx);
+  const [last] = await tx.select({ n: sql<number>`coalesce(max(position), 0)::int` }).from(ingredients);
+  for (const [i, ingredient] of brought.entries()) {
+    if (await findIngredient(tx, ingredient.id)) continue;
+    const name = (await isNameTaken(tx, ingredient.name, ingredient.id))
+      ? `${ingredient.name.slice(0, 100)} (${ingredient.id.slice(0, 16)})`
+      : ingredient.name;
+    await tx.insert(ingredients).values({ ...ingredient, name, origin: 'own', position: (last?.n ?? 0) + 1 + i });
+  }
+}
+
 /**
  * Changes an ingredient over the revision it was opened at. Of a typical one only price, stock and note change: its composition stays what
  * it is, so that a formula file means the same everywhere.

@@ -1,29 +1,33 @@
 import { NextResponse } from 'next/server';
-import { z } from 'zod';
-import { formulaFileSchema, LARGEST_LIBRARY_BYTES, MOST_FORMULAS } from '@/formats/formula-file';
+import { LARGEST_LIBRARY_BYTES } from '@/formats/formula-file';
+import { libraryRequestSchema, writeLibrary } from '@/formats/library-file';
 import { sharedDatabase } from '@/server/db/database';
 import { answering, readJson } from '@/server/read-request';
-import { createFormulas, listFormulas } from '@/server/repositories/formulas';
+import { addLibrary, compareLibrary, wholeLibrary } from '@/server/repositories/library';
 
 /** All formulas in one file of the open format, archived ones included. */
 export async function GET() {
   return answering(async () => {
     const { db } = await sharedDatabase();
-    const formulas = (await listFormulas(db)).map(({ file }) => file);
-    return NextResponse.json(
-      { format: 'dark-pour/library', version: 1, formulas },
-      { headers: { 'content-disposition': 'attachment; filename="dark-pour-library.json"' } },
-    );
+    return NextResponse.json(writeLibrary(await wholeLibrary(db)), {
+      headers: { 'content-disposition': 'attachment; filename="dark-pour-library.json"' },
+    });
   });
 }
 
-const addSchema = z.object({ formulas: z.array(formulaFileSchema).min(1).max(MOST_FORMULAS) });
-
-/** Keeps all formulas of a file, or none of them. */
+/**
+ * Keeps all formulas of a file, or none of them. Where some are here already and nobody said what to do with them, nothing is done and what is here is
+ * told.
+ */
 export async function POST(request: Request) {
   return answering(async () => {
-    const { formulas } = await readJson(request, addSchema, LARGEST_LIBRARY_BYTES);
+    const { formulas, kept, ingredients, take } = await readJson(request, libraryRequestSchema, LARGEST_LIBRARY_BYTES);
     const { db } = await sharedDatabase();
-    return NextResponse.json({ ids: await createFormulas(db, formulas, new Date()) }, { status: 201 });
+    const library = { formulas, kept, ingredients };
+    if (kept && !take) {
+      const here = await compareLibrary(db, library);
+      if (here.absent < formulas.length) return NextResponse.json({ here });
+    }
+    return NextResponse.json({ ids: await addLibrary(db, library, take ?? 'new', new Date()) }, { status: 201 });
   });
 }
