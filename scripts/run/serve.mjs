@@ -39,24 +39,26 @@ export async function serve({ host, port, folder, allowed, cert, key, mode = 'st
       `On ${host} other machines reach this kitchen: set a passcode first, with npm run passcode -- --data ${folder}`,
     );
   }
+  const known = addresses(host, port, cert ? 'https' : 'http');
+  const forTablets = known.filter((each) => !isLoopback(new URL(each).hostname));
   const told = JSON.stringify({ host, port, folder, allowed, mode, cert, key });
   const child = startNode([inProject('src', 'server', 'guarded-server.mjs'), told], {
     stdio: ['ignore', mode === 'dev' ? 'inherit' : 'ignore', 'inherit', 'ipc'],
     env: {
       ...process.env,
       DARK_POUR_DATA: folder,
+      DARK_POUR_ADDRESSES: forTablets.join(' '),
       NEXT_MANUAL_SIG_HANDLE: '1',
       NODE_ENV: mode === 'dev' ? 'development' : 'production',
     },
   });
   for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill('SIGTERM'));
   child.once('exit', (code) => process.exit(code ?? 0));
-  const [own, ...others] = addresses(host, port, cert ? 'https' : 'http');
   if (!(await healthy(child))) return;
-  const shown = [own, ...others].map((each) => `  ${each}\n`).join('');
+  const shown = known.map((each) => `  ${each}\n`).join('');
   process.stdout.write(`${welcome}\n\n${shown}\nStop with Ctrl+C.\n`);
-  if (!others[0]) return;
+  if (!forTablets[0]) return;
   // Loaded late: what runs before anything is installed knows of this file.
   const { default: qrCode } = await import('qrcode');
-  process.stdout.write(`\nFor a tablet:\n${await qrCode.toString(others[0], { type: 'terminal', small: true })}\n`);
+  process.stdout.write(`\nFor a tablet:\n${await qrCode.toString(forTablets[0], { type: 'terminal', small: true })}\n`);
 }

@@ -12,6 +12,7 @@ import { CUP_WORDS, useCupSystem, useMeasures } from '@/ui/use-measure-system';
 import { useTheme } from '@/ui/use-theme';
 import { BackupPart } from './backup-part';
 import { SettingChoice } from './setting-choice';
+import { type TabletAddress, TabletAddresses } from './tablet-addresses';
 
 const languages = new Intl.DisplayNames('en-GB', { type: 'language' });
 const currencies = new Intl.DisplayNames('en-GB', { type: 'currency' });
@@ -22,9 +23,11 @@ const MONIES = CURRENCIES.map((code) => [code, `${code}, ${currencies.of(code) ?
 /** All settings in one place: those of the kitchen, which hold on every tablet, and those of this tablet. */
 export function SettingsScreen({
   hasDoor,
+  addresses,
 }: {
   /** tablets are let in by a passcode */
   hasDoor: boolean;
+  addresses: readonly TabletAddress[];
 }) {
   const { settings, change } = useSettings();
   const [failure, setFailure] = useState<string | undefined>();
@@ -55,6 +58,9 @@ export function SettingsScreen({
           text="Everything of the kitchen in one file; “All as a file” on the list holds the formulas alone. One a day is made by itself, beside the data folder, and kept for fourteen days; the first of each month for a year."
         >
           <BackupPart />
+        </Part>
+        <Part title="Another tablet" text="Point its camera at an address, then type the passcode.">
+          <TabletAddresses addresses={addresses} />
         </Part>
         <Part title="This tablet" text="What only this tablet does.">
           <TabletChoices />
