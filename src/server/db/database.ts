@@ -1,10 +1,11 @@
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { migrationsFolder } from './data-folder';
+import { assertTakesSaves } from './disk';
 import { expectSizes, noteSizes } from './file-sizes';
 import { databaseFolder, expectKitchen, markKitchen } from './kitchen-mark';
 import { ownDataFolder } from './owner';
@@ -63,9 +64,10 @@ export async function openKitchen(place: string, onEnd: () => void = () => undef
  *
  * @param onEnd the database cannot go on and has given the folder back
  * @throws {DataFolderInUseError} another living process owns the folder
- * @throws {DataTroubleError} it holds a kitchen whose database is gone, or that does not open
+ * @throws {DataTroubleError} its disk takes nothing, or it holds a kitchen whose database is gone or does not open
  */
 export async function openDatabase(folder: string, onEnd: () => void = () => undefined): Promise<OpenDatabase> {
+  if (existsSync(folder)) assertTakesSaves(folder);
   const giveBack = await ownDataFolder(folder);
   try {
     expectKitchen(folder);

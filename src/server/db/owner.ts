@@ -77,7 +77,19 @@ function readOwner(file: string): Owner | undefined {
   }
 }
 
+/** Notes of this process that stand for nothing any more, where the disk did not let them go: by when they were written. */
+const givenBack = new Set<string>();
+
+function onDisk(work: () => void): void {
+  try {
+    work();
+  } catch {
+    // Full, gone, or to be read only: who saves is told.
+  }
+}
+
 function isAlive(owner: Owner, file: string): boolean {
+  if (owner.pid === process.pid && givenBack.has(owner.since)) return false;
   if (owner.host !== hostname()) return Date.now() - statSync(file).mtimeMs < FOREIGN_OWNER_STALE_MS;
   return isRunning(owner.pid) && processStarted(owner.pid) === owner.processStarted;
 }
@@ -139,13 +151,17 @@ export async function ownDataFolder(folder: string): Promise<() => void> {
   }
   const renew = setInterval(() => {
     const now = new Date();
-    if (existsSync(file)) utimesSync(file, now, now);
-    else if (existsSync(folder)) writeFileAtomic.sync(file, `${JSON.stringify(me)}\n`);
+    // A disk that takes nothing is told where something is to be saved.
+    onDisk(() => {
+      if (existsSync(file)) utimesSync(file, now, now);
+      else if (existsSync(folder)) writeFileAtomic.sync(file, `${JSON.stringify(me)}\n`);
+    });
   }, RENEW_EVERY_MS);
   renew.unref();
   return () => {
     clearInterval(renew);
     letGo?.();
-    rmSync(file, { force: true });
+    givenBack.add(me.since);
+    onDisk(() => rmSync(file, { force: true }));
   };
 }
