@@ -24,7 +24,7 @@ export function AlreadyHere({
             {many(same)} here as in the file: left as {same === 1 ? 'it is' : 'they are'}.
           </li>
         )}
-        {newerInFile > 0 && <li>{many(newerInFile)} newer in the file.</li>}
+        {newerInFile > 0 && <li>{many(newerInFile)} changed in the file.</li>}
         {newerHere > 0 && <li>{many(newerHere)} changed here since the file was made.</li>}
         <li>{absent === 0 ? 'Nothing in it is new.' : `${many(absent)} new.`}</li>
       </ul>

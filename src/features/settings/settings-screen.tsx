@@ -59,7 +59,14 @@ export function SettingsScreen({
         >
           <BackupPart />
         </Part>
-        <Part title="Another tablet" text="Point its camera at an address, then type the passcode.">
+        <Part
+          title="Another tablet"
+          text={
+            addresses.length > 0
+              ? 'Point its camera at an address, then type the passcode.'
+              : 'Only this machine reaches this kitchen.'
+          }
+        >
           <TabletAddresses addresses={addresses} />
         </Part>
         <Part title="This tablet" text="What only this tablet does.">

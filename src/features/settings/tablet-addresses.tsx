@@ -10,8 +10,8 @@ export function TabletAddresses({ addresses }: { addresses: readonly TabletAddre
   if (addresses.length === 0) {
     return (
       <p className="py-3">
-        Only this machine reaches this kitchen. To let tablets in, set a passcode (<code>npm run passcode</code>) and
-        start with <code>--host 0.0.0.0</code>.
+        To let tablets in, set a passcode (<code>npm run passcode</code>) and start with{' '}
+        <code className="whitespace-nowrap">--host 0.0.0.0</code>.
       </p>
     );
   }

@@ -13,10 +13,13 @@ const TABLE = /^\d+(\.\d+)?$/;
 function sizesOf(database: string): Record<string, number> {
   const sizes: Record<string, number> = {};
   for (const place of ['global', 'base']) {
-    for (const name of readdirSync(path.join(database, place), { recursive: true, encoding: 'utf8' })) {
+    for (const name of readdirSync(/* turbopackIgnore: true */ path.join(database, place), {
+      recursive: true,
+      encoding: 'utf8',
+    })) {
       const file = path.join(place, name);
-      if (TABLE.test(path.basename(name)) && statSync(path.join(database, file)).isFile()) {
-        sizes[file] = statSync(path.join(database, file)).size;
+      if (TABLE.test(path.basename(name)) && statSync(/* turbopackIgnore: true */ path.join(database, file)).isFile()) {
+        sizes[file] = statSync(/* turbopackIgnore: true */ path.join(database, file)).size;
       }
     }
   }
@@ -36,21 +39,22 @@ export function noteSizes(folder: string): void {
  */
 export function expectSizes(folder: string): void {
   const note = path.join(folder, SIZES);
-  if (!existsSync(note)) return;
+  if (!existsSync(/* turbopackIgnore: true */ note)) return;
   let noted: Record<string, number>;
   try {
-    noted = JSON.parse(readFileSync(note, 'utf8'));
+    noted = JSON.parse(readFileSync(/* turbopackIgnore: true */ note, 'utf8'));
   } catch {
     return;
   }
   for (const [file, bytes] of Object.entries(noted)) {
     const place = path.join(databaseFolder(folder), file);
     // What a change of the schema rewrote has another number; what is missing the database notices by itself.
-    if (!existsSync(place) || statSync(place).size >= bytes) continue;
+    if (!existsSync(/* turbopackIgnore: true */ place) || statSync(/* turbopackIgnore: true */ place).size >= bytes)
+      continue;
     throw new DataTroubleError(
       `The file ${place} has become shorter than it was: part of what is kept is missing. Nothing was changed: put a backup into an empty folder (npm run restore), or delete ${note} to open what is left.`,
     );
   }
-  rmSync(note);
+  rmSync(/* turbopackIgnore: true */ note);
   flush(folder);
 }

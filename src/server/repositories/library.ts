@@ -43,13 +43,13 @@ async function pairs(db: Database, { formulas: files, kept = [] }: LibraryFile):
   });
 }
 
-/** What of a file is here already; of those that differ, which is newer: the one that was saved more often. */
+/** What of a file is here already; of those that differ, which is newer: the one that was saved more often; after as many saves the file has been written into. */
 export async function compareLibrary(db: Database, library: LibraryFile): Promise<Comparison> {
   const count = { absent: 0, same: 0, newerHere: 0, newerInFile: 0 };
   for (const pair of await pairs(db, library)) {
     if (!pair.here) count.absent += 1;
     else if (isSame(pair)) count.same += 1;
-    else if (pair.as.revision > pair.here.revision) count.newerInFile += 1;
+    else if (pair.as.revision >= pair.here.revision) count.newerInFile += 1;
     else count.newerHere += 1;
   }
   return count;
