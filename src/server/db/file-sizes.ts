@@ -12,15 +12,11 @@ const TABLE = /^\d+(\.\d+)?$/;
 /** Sizes of all files of tables, bytes, by their paths in the database's folder. */
 function sizesOf(database: string): Record<string, number> {
   const sizes: Record<string, number> = {};
-  for (const place of ['global', 'base']) {
-    for (const name of readdirSync(/* turbopackIgnore: true */ path.join(database, place), {
-      recursive: true,
-      encoding: 'utf8',
-    })) {
-      const file = path.join(place, name);
-      if (TABLE.test(path.basename(name)) && statSync(/* turbopackIgnore: true */ path.join(database, file)).isFile()) {
-        sizes[file] = statSync(/* turbopackIgnore: true */ path.join(database, file)).size;
-      }
+  for (const part of ['global', 'base']) {
+    const within = path.join(/* turbopackIgnore: true */ database, part);
+    for (const name of readdirSync(within, { recursive: true, encoding: 'utf8' })) {
+      const found = statSync(path.join(/* turbopackIgnore: true */ within, name));
+      if (TABLE.test(path.basename(name)) && found.isFile()) sizes[`${part}/${name}`] = found.size;
     }
   }
   return sizes;
