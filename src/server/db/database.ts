@@ -82,9 +82,12 @@ export async function openDatabase(folder: string, onEnd: () => void = () => und
       db,
       schemaName: newestMigration(),
       async close() {
-        await client.close();
-        noteSizes(folder);
-        giveBack();
+        try {
+          await client.close();
+          noteSizes(folder);
+        } finally {
+          giveBack();
+        }
       },
     };
   } catch (error) {
