@@ -1,8 +1,8 @@
 /** How long it takes to tell that a request cannot be met, and why. */
 import { readFileSync } from 'node:fs';
 import { balance } from '../src/core/balance/balance';
-import type { Gate } from '../src/core/balance/gates';
-import type { Formula } from '../src/core/predict/formula';
+import type { Formula } from '../src/core/formula/formula';
+import type { Gate } from '../src/core/formula/gates';
 import { seededNumbers } from '../src/core/random';
 import { readFormula } from '../src/formats/formula-file';
 import { parseLarderCsv } from '../src/formats/larder-csv';

@@ -17,7 +17,7 @@ export const program = {
   biome: inProject('node_modules', '@biomejs', 'biome', 'bin', 'biome'),
   next: inProject('node_modules', 'next', 'dist', 'bin', 'next'),
   playwright: inProject('node_modules', '@playwright', 'test', 'cli.js'),
-  tsc: inProject('node_modules', 'typescript', 'bin', 'tsc'),
+  tsc: inProject('node_modules', 'typescript-7', 'bin', 'tsc'),
   tsx: inProject('node_modules', 'tsx', 'dist', 'cli.mjs'),
   vitest: inProject('node_modules', 'vitest', 'vitest.mjs'),
 };

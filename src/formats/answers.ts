@@ -1,7 +1,7 @@
 import { balanceFor } from '@/core/balance/goal';
 import type { BalanceResult } from '@/core/balance/result';
 import { componentGrams } from '@/core/matter/mixing';
-import { type Prediction, predictFormula } from '@/core/predict/formula';
+import { type Prediction, predictFormula } from '@/core/predict/predict-formula';
 import type { FormulaFile } from './formula-file';
 import { FormulaFileError } from './formula-file-error';
 import { type LarderComposition, resolveFormula } from './resolve-formula';

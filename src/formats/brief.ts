@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { type Brief, HEATS, SHINES, TASTES, THICKENERS } from '@/core/brief/brief';
 import { JOB_USES, PLACES, SLOPES } from '@/core/brief/job';
-import { MOST_MOMENTS } from '@/core/predict/moments';
+import { MOST_MOMENTS } from '@/core/formula/moments';
 import { RESTRICTIONS } from '@/core/swap/restrictions';
 import { HOB_EFFICIENCY } from '@/core/yields/boiling';
 import { PORTION_KINDS, type PortionKey, portionKind } from '@/core/yields/portions';

@@ -1,6 +1,6 @@
 import { z } from 'zod';
+import { MOST_MOMENTS } from '@/core/formula/moments';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
-import { MOST_MOMENTS } from '@/core/predict/moments';
 import { allergenFields, recogniseFields } from './allergen-fields';
 import { briefSchema } from './brief';
 import { formerly } from './former-names';

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { GATE_QUANTITIES } from '@/core/balance/quantities';
+import { GATE_QUANTITIES } from '@/core/formula/gate-quantities';
+import type { Moment } from '@/core/formula/moments';
+import { MOMENT_ROLES, type MomentRole } from '@/core/formula/moments';
 import { usualHistory } from '@/core/matter/process';
-import { MOMENT_ROLES, type MomentRole } from '@/core/predict/moment-role';
-import type { Moment } from '@/core/predict/moments';
 
 /** A name that must be there. */
 export const name = (longest: number) =>

@@ -1,6 +1,6 @@
+import type { Formula, FormulaLine } from '@/core/formula/formula';
 import { type ComponentVector, type Composition, compositionVector } from '@/core/matter/components';
 import { formIn, gramsPerMl, measureDoubt } from '@/core/matter/measures';
-import type { Formula, FormulaLine } from '@/core/predict/formula';
 import { lookUp } from '@/formats/look-up';
 import { doubtKindOf } from './doubt-kind';
 import type { FileLine, FormulaFile } from './formula-file';

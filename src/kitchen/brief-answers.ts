@@ -1,8 +1,8 @@
 import { planBrief } from '@/core/brief/plan';
 import { compareProposals, judge, type Proposal } from '@/core/brief/proposals';
 import type { MissingPart } from '@/core/brief/starting-points';
+import { atThePour } from '@/core/formula/moment-role';
 import { resistanceCurve } from '@/core/predict/curve';
-import { atThePour } from '@/core/predict/moment-role';
 import { chocolateColour } from '@/core/shine/colour';
 import type { BatchSize } from '@/core/yields/batch-size';
 import type { ScaledBatch } from '@/core/yields/scaling';

@@ -1,5 +1,5 @@
 import type { Brief } from '@/core/brief/brief';
-import type { Prediction } from '@/core/predict/formula';
+import type { Prediction } from '@/core/predict/predict-formula';
 import { foldWords } from '@/formats/fold-words';
 import type { PanContents } from './pan-contents';
 

@@ -1,4 +1,5 @@
-import { type Formula, type Prediction, predictFormula } from '@/core/predict/formula';
+import type { Formula } from '@/core/formula/formula';
+import { type Prediction, predictFormula } from '@/core/predict/predict-formula';
 import type { FormulaFile } from '@/formats/formula-file';
 import { resolveFormula } from '@/formats/resolve-formula';
 import { itemOf, type Larder } from './known-item';

@@ -1,9 +1,9 @@
-import type { Gate } from '@/core/balance/gates';
-import type { GateQuantity } from '@/core/balance/quantities';
 import { SLOW_STIR } from '@/core/flow/casson';
 import { yieldForCoat } from '@/core/flow/film';
 import { HAND_LIMIT_PA, standingHeight } from '@/core/flow/piping';
-import type { MomentReading } from '@/core/predict/formula';
+import type { GateQuantity } from '@/core/formula/gate-quantities';
+import type { Gate } from '@/core/formula/gates';
+import type { MomentReading } from '@/core/predict/predict-formula';
 import { centimetres, millimetres } from './format';
 import { behaviour, nearestLandmark } from './landmarks';
 import { POUR_ABOVE_C } from './quantity-words';

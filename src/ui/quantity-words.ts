@@ -1,5 +1,5 @@
-import type { GateQuantity } from '@/core/balance/quantities';
-import type { Moment } from '@/core/predict/moments';
+import type { GateQuantity } from '@/core/formula/gate-quantities';
+import type { Moment } from '@/core/formula/moments';
 import { momentTitle } from './cook-words';
 import { celsius, priceByWeight, type Quantity, significant, stress, viscosity, waterActivity } from './format';
 import type { AmountRules } from './parse-amount';

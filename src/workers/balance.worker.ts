@@ -1,9 +1,10 @@
 import { expose } from 'comlink';
 import { type BalanceGoal, balanceFor } from '@/core/balance/goal';
 import { type BalanceResult, sizeOfChange } from '@/core/balance/result';
+import type { Formula } from '@/core/formula/formula';
 import { type CupSystem, fillings, type Measurable, type MeasureSystem } from '@/core/matter/measures';
-import { type Formula, predictFormula } from '@/core/predict/formula';
 import { monteCarlo } from '@/core/predict/monte-carlo';
+import { predictFormula } from '@/core/predict/predict-formula';
 import { keepCurve } from '@/core/swap/keep-curve';
 import { type Substitute, swap } from '@/core/swap/swap';
 

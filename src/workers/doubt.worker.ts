@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import type { Formula } from '@/core/predict/formula';
+import type { Formula } from '@/core/formula/formula';
 import { type Doubt, type DoubtOptions, drawDoubt } from '@/core/predict/monte-carlo';
 
 /** The newest question; older ones are left off. */

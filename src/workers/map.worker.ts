@@ -1,6 +1,6 @@
 import { expose } from 'comlink';
 import { type FieldMap, type MapAxis, mapField } from '@/core/balance/field-map';
-import type { Formula } from '@/core/predict/formula';
+import type { Formula } from '@/core/formula/formula';
 
 /** The newest question; older ones are left off. */
 let newest = 0;

@@ -3,7 +3,7 @@ import { exclusions } from '@/core/brief/exclusion';
 import { JOB_USES } from '@/core/brief/job';
 import { jobGates } from '@/core/brief/job-gates';
 import { planBrief } from '@/core/brief/plan';
-import { predictFormula } from '@/core/predict/formula';
+import { predictFormula } from '@/core/predict/predict-formula';
 import { PORTION_KINDS, type PortionKey, portionKind } from '@/core/yields/portions';
 import { scaledToBrief } from '@/features/balance/brief-note';
 import { draftOf, totalGrams } from '@/features/balance/formula-draft';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { predictFormula } from '@/core/predict/formula';
+import { predictFormula } from '@/core/predict/predict-formula';
 import { summarise } from '@/features/library/formula-summary';
 import { readFormula } from '@/formats/formula-file';
 import { resolveFormula } from '@/formats/resolve-formula';

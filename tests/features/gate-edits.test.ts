@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { EDGES_APART } from '@/core/balance/gates';
+import { EDGES_APART } from '@/core/formula/gates';
 import { draftOf, type FormulaDraft } from '@/features/balance/formula-draft';
 import { moveEdge, shiftGate } from '@/features/balance/gate-edits';
 import { readFormula } from '@/formats/formula-file';

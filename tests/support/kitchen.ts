@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
-import type { Gate } from '@/core/balance/gates';
+import type { Formula } from '@/core/formula/formula';
+import type { Gate } from '@/core/formula/gates';
 import { COMPONENT_COUNT, COMPONENT_INDEX, type ComponentName, type Composition } from '@/core/matter/components';
 import { DEFAULT_PROCESS, type Process, type ThermalHistory, usualHistory } from '@/core/matter/process';
-import type { Formula } from '@/core/predict/formula';
 import { type Batch, prepareBatch, type State, stateAt } from '@/core/predict/state';
 import { readFormula } from '@/formats/formula-file';
 import { parseLarderCsv } from '@/formats/larder-csv';

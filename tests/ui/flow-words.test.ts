@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { SLOW_STIR } from '@/core/flow/casson';
 import { yieldForCoat } from '@/core/flow/film';
 import { standingHeight } from '@/core/flow/piping';
-import { type MomentReading, predictFormula } from '@/core/predict/formula';
+import { type MomentReading, predictFormula } from '@/core/predict/predict-formula';
 import { flowGateWords, flowWords } from '@/ui/flow-words';
 import { LANDMARKS } from '@/ui/landmarks';
 import { formulaOf } from '../support/kitchen';

@@ -1,4 +1,4 @@
-import type { Formula } from '../predict/formula';
+import type { Formula } from '../formula/formula';
 import { EFFORT_TO_LAND } from './effort';
 import { type Fillable, roundToFillings } from './household';
 import { withMargin } from './margin';

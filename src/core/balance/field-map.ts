@@ -1,9 +1,9 @@
+import type { Formula } from '../formula/formula';
 import { COMPONENT_COUNT } from '../matter/components';
 import { boilOff } from '../matter/mixing';
 import { climateAt } from '../predict/climate';
-import type { Formula } from '../predict/formula';
+import { onScale, quantityOf } from '../predict/quantities';
 import { prepareBatch, stateIn } from '../predict/state';
-import { onScale, quantityOf } from './quantities';
 
 /** One side of the field: the grams of a row, or the ratio of two rows whose sum stays. */
 export type MapAxis =

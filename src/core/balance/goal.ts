@@ -1,10 +1,10 @@
-import type { Formula } from '../predict/formula';
-import { predictFormula } from '../predict/formula';
-import { atThePour } from '../predict/moment-role';
+import type { Formula } from '../formula/formula';
+import type { GateQuantity } from '../formula/gate-quantities';
+import type { Gate } from '../formula/gates';
+import { atThePour } from '../formula/moment-role';
 import { type Doubt, monteCarlo } from '../predict/monte-carlo';
+import { predictFormula } from '../predict/predict-formula';
 import { type BalanceOptions, balance } from './balance';
-import type { Gate } from './gates';
-import type { GateQuantity } from './quantities';
 import { type BalanceResult, sizeOfChange } from './result';
 
 /** What a balance is after, beside landing. */

@@ -1,4 +1,4 @@
-import type { Formula } from '../predict/formula';
+import type { Formula } from '../formula/formula';
 import { balanceProblem } from './problem';
 import { isBetter, look, type Point } from './search';
 

@@ -1,4 +1,4 @@
-import type { Formula } from '../predict/formula';
+import type { Formula } from '../formula/formula';
 import { linearChance } from '../predict/linear-chance';
 import { balanceProblem } from './problem';
 import { type BalanceResult, roundedAt } from './result';

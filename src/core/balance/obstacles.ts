@@ -1,8 +1,8 @@
-import type { Formula } from '../predict/formula';
-import { predictFormula } from '../predict/formula';
+import type { Formula } from '../formula/formula';
+import type { GateQuantity } from '../formula/gate-quantities';
+import { predictFormula } from '../predict/predict-formula';
 import { EFFORT_TO_EXPLAIN, type Effort } from './effort';
 import { balanceProblem } from './problem';
-import type { GateQuantity } from './quantities';
 import { search } from './search';
 
 /** A thing that can be loosened. */

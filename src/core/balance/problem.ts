@@ -1,11 +1,11 @@
+import { costOfLines, type Formula } from '../formula/formula';
+import { momentOf } from '../formula/gates';
+import type { Moment } from '../formula/moments';
 import { COMPONENT_COUNT } from '../matter/components';
 import { boilOff } from '../matter/mixing';
 import { usualHistory } from '../matter/process';
-import { costOfLines, type Formula } from '../predict/formula';
-import type { Moment } from '../predict/moments';
+import { onScale, quantityOf } from '../predict/quantities';
 import { flowAt, prepareBatch, stateAt } from '../predict/state';
-import { momentOf } from './gates';
-import { onScale, quantityOf } from './quantities';
 
 /** Default reach of a line that names no most: three times what it is, or this share of the batch. */
 const REACH_TIMES = 3;

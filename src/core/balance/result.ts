@@ -1,4 +1,5 @@
-import { type Formula, type Prediction, predictFormula } from '../predict/formula';
+import type { Formula } from '../formula/formula';
+import { type Prediction, predictFormula } from '../predict/predict-formula';
 import { exchangeSteps } from './exchange';
 import type { Obstacle } from './obstacles';
 import { balanceProblem, CHANGE_SHARE_OF_BATCH, reachOf } from './problem';

@@ -1,6 +1,6 @@
+import type { Gate } from '../formula/gates';
+import type { Moment } from '../formula/moments';
 import { usualHistory } from '../matter/process';
-import type { Moment } from '../predict/moments';
-import type { Gate } from './gates';
 
 /** A job a sauce, ganache or glaze can have, with the moments to look at and the gates that make it fit. */
 export interface Use {

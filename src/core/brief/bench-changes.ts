@@ -1,10 +1,10 @@
-import type { Gate } from '../balance/gates';
-import type { Moment } from '../predict/moments';
+import type { Gate } from '../formula/gates';
+import type { Moment } from '../formula/moments';
 import type { Brief, SetByHand } from './brief';
-import type { BriefTargets } from './brief-gates';
 import type { Job, Overruled } from './job';
 import { planBrief } from './plan';
 import { sameTime } from './set-by-hand';
+import type { BriefTargets } from './targets';
 
 /** Moments and gates as they stand on the bench. */
 export interface OnBench {

@@ -1,33 +1,11 @@
-import type { Gate } from '../balance/gates';
-import { roleOf } from '../predict/moment-role';
-import type { Moment } from '../predict/moments';
+import type { Gate } from '../formula/gates';
+import { roleOf } from '../formula/moment-role';
+import type { Moment } from '../formula/moments';
 import type { Brief, Wishes } from './brief';
 import type { Job } from './job';
-import { type JobGate, type JobMoment, jobGates, jobHistory, workTemperature } from './job-gates';
+import { type JobMoment, jobGates, jobHistory, workTemperature } from './job-gates';
 import { withSetByHand } from './set-by-hand';
-
-/** A gate with the job and the reason it comes from; gates of the wishes and of the cook belong to no job. */
-export interface BriefGate {
-  readonly gate: Gate;
-  readonly job?: number;
-  readonly from?: JobGate;
-  /** the gate the cook set on the bench, which this is */
-  readonly byHand?: Gate;
-}
-
-/** What a job asks at a moment, before what others ask alike is taken together; without edges where the cook let it go. */
-export interface AskedGate {
-  readonly job: number;
-  readonly from: JobGate;
-  readonly moment: string;
-}
-
-/** Everything a formula takes over from a brief. */
-export interface BriefTargets {
-  readonly moments: readonly Moment[];
-  readonly gates: readonly BriefGate[];
-  readonly asked: readonly AskedGate[];
-}
+import type { AskedGate, BriefGate, BriefTargets } from './targets';
 
 const PAN: Moment = { name: 'pan', role: 'pan', temperatureC: 60, history: [[0.3, 60]] };
 

@@ -1,5 +1,5 @@
-import type { Gate } from '../balance/gates';
-import type { Moment } from '../predict/moments';
+import type { Gate } from '../formula/gates';
+import type { Moment } from '../formula/moments';
 import type { Restriction } from '../swap/restrictions';
 import type { HOB_EFFICIENCY } from '../yields/boiling';
 import type { Job } from './job';

@@ -1,6 +1,6 @@
 import { SLOW_STIR } from '../flow/casson';
-import type { BriefTargets } from './brief-gates';
 import { resistanceBands } from './resistance-bands';
+import type { BriefTargets } from './targets';
 
 /** What cannot both be had from one batch, and why. */
 export interface Exclusion {

@@ -1,6 +1,6 @@
-import type { GateQuantity } from '../balance/quantities';
 import { yieldForCoat } from '../flow/film';
 import { handLimit, USUAL_NOZZLE_MM, yieldToStand } from '../flow/piping';
+import type { GateQuantity } from '../formula/gate-quantities';
 import { GRAVITY } from '../gravity';
 import { portionKind } from '../yields/portions';
 import { FILM_USES, type FilmUse, filmBands } from './film-gates';

@@ -1,8 +1,9 @@
 import { type BatchSize, batchSize, piecesOf } from '../yields/batch-size';
 import type { Brief } from './brief';
-import { type BriefTargets, briefTargets } from './brief-gates';
+import { briefTargets } from './brief-gates';
 import { type Exclusion, exclusions } from './exclusion';
 import { jobGates } from './job-gates';
+import type { BriefTargets } from './targets';
 
 /** All that follows from a brief at once: what it must do, how much of it, and what excludes each other. */
 export interface BriefPlan {

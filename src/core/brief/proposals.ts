@@ -1,7 +1,8 @@
 import { balance } from '../balance/balance';
-import { onScale } from '../balance/quantities';
-import { type Formula, type Prediction, predictFormula } from '../predict/formula';
+import type { Formula } from '../formula/formula';
 import { linearChance } from '../predict/linear-chance';
+import { type Prediction, predictFormula } from '../predict/predict-formula';
+import { onScale } from '../predict/quantities';
 
 /** Something a brief could start from. */
 export interface Candidate<Of> {

@@ -1,6 +1,6 @@
 import { SLOW_STIR } from '../flow/casson';
-import type { Moment } from '../predict/moments';
-import type { BriefTargets } from './brief-gates';
+import type { Moment } from '../formula/moments';
+import type { BriefTargets } from './targets';
 
 /** A band of resistance at a moment, Pa. */
 export interface ResistanceBand {

@@ -1,6 +1,6 @@
-import type { Moment } from '../predict/moments';
+import type { Moment } from '../formula/moments';
 import type { SetByHand } from './brief';
-import type { BriefTargets } from './brief-gates';
+import type { BriefTargets } from './targets';
 
 /** Whether two moments are the same time, whatever they are called. */
 export const sameTime = (a: Moment, b: Moment) =>

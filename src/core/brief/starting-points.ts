@@ -1,11 +1,10 @@
+import type { DoubtKind, Formula } from '../formula/formula';
 import { type ComponentVector, type Composition, compositionVector } from '../matter/components';
 import { DEFAULT_PROCESS } from '../matter/process';
-import type { Formula } from '../predict/formula';
-import type { DoubtKind } from '../predict/input-doubt';
 import type { Brief } from './brief';
-import type { BriefTargets } from './brief-gates';
 import { FAMILIES, type Family, type FamilyStage } from './families';
 import { bestFor, type Role, type StockItem } from './stock';
+import type { BriefTargets } from './targets';
 
 /** A stock item with what a prediction needs beside its composition. */
 export interface PricedItem extends StockItem {

@@ -1,6 +1,6 @@
+import type { Climate } from '../matter/climate';
 import type { Mixture } from '../matter/mixture';
 import { K } from '../model-constants';
-import type { Climate } from '../predict/climate';
 import { sigmoid } from '../smooth';
 
 /** Share of each fat that is solid once it has had all the time it wants. */

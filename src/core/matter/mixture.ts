@@ -1,5 +1,5 @@
-import { POLYOL_NAMES, type PolyolName } from '../serum/polyols';
 import { COMPONENT_INDEX, type ComponentName, type ComponentVector } from './components';
+import { POLYOL_NAMES, type PolyolName } from './polyols';
 import type { Process } from './process';
 
 /**

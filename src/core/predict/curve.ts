@@ -1,4 +1,5 @@
-import { type Climate, climateAt } from './climate';
+import type { Climate } from '../matter/climate';
+import { climateAt } from './climate';
 import { type Batch, flowIn } from './state';
 
 /** The curve of resistance to the spoon against temperature, warm to cold. */

@@ -1,7 +1,7 @@
+import { roleOf } from '../formula/moment-role';
+import type { Moment } from '../formula/moments';
 import type { ThermalHistory } from '../matter/process';
 import { climateAt } from './climate';
-import { roleOf } from './moment-role';
-import type { Moment } from './moments';
 import { type Batch, flowIn } from './state';
 
 /** What happens to a batch after it is poured, up to one moment. */

@@ -1,9 +1,9 @@
-import type { GateQuantity } from '../balance/quantities';
+import type { GateQuantity } from '../formula/gate-quantities';
 import { TENTH_SD } from '../normal';
 import { climateAt } from './climate';
 import { lnDoubtOfResistance, lnDoubtOfYield, modelDoubt } from './doubt';
-import type { MomentReading, Prediction } from './formula';
 import type { DoubtBand } from './monte-carlo';
+import type { MomentReading, Prediction } from './predict-formula';
 import { flowIn } from './state';
 import { reallyAt, type Thermometer, thermometerSd, USUAL_THERMOMETER } from './thermometer';
 

@@ -1,14 +1,5 @@
+import type { FormulaLine } from '../formula/formula';
 import { COMPONENT_COUNT, COMPONENT_INDEX, type ComponentName, type ComponentVector } from '../matter/components';
-import type { FormulaLine } from './formula';
-
-/** Families of ingredients whose composition scatters in the same way. */
-export type DoubtKind = 'chocolate' | 'dairy' | 'other';
-
-/** How a line is measured out. */
-export interface Measured {
-  /** standard deviation of ln(grams) when measured by volume or by the piece; a scale has only its resolution */
-  readonly lnSd: number;
-}
 
 /** Standard deviation of a weighing: half a per cent, and the steps of the scale (J). */
 const SCALE_SHARE = 0.005;

@@ -1,12 +1,14 @@
-import type { Gate } from '../balance/gates';
-import { type GateQuantity, onScale, quantityOf } from '../balance/quantities';
+import { costOfLines, type Formula } from '../formula/formula';
+import type { GateQuantity } from '../formula/gate-quantities';
+import type { Gate } from '../formula/gates';
 import { COMPONENT_COUNT } from '../matter/components';
 import { normalQuantile } from '../normal';
 import { climateAt } from './climate';
 import { modelDoubt } from './doubt';
-import { costOfLines, type Formula, type Prediction } from './formula';
 import { inputDoubts } from './input-doubt';
 import { type ModelError, offState } from './model-error';
+import type { Prediction } from './predict-formula';
+import { onScale, quantityOf } from './quantities';
 import { prepareBatch, type State, stateIn } from './state';
 import { reallyAt, type Thermometer, thermometerSd, USUAL_THERMOMETER } from './thermometer';
 

@@ -1,9 +1,10 @@
+import { type Formula, finishedComponents } from '../formula/formula';
+import type { Climate } from '../matter/climate';
 import { COMPONENT_COUNT } from '../matter/components';
 import { TENTH_SD } from '../normal';
-import { type Climate, climateAt } from './climate';
+import { climateAt } from './climate';
 import { CURVE_FROM_C, CURVE_TO_C } from './curve';
 import { lnDoubtOfResistance, modelDoubt } from './doubt';
-import { type Formula, finishedComponents } from './formula';
 import { inputDoubts } from './input-doubt';
 import { flowIn, prepareBatch } from './state';
 import { type Thermometer, thermometerSd, USUAL_THERMOMETER } from './thermometer';

@@ -1,15 +1,17 @@
-import { readGate } from '../balance/gates';
-import { type GateQuantity, quantityOf } from '../balance/quantities';
+import { costOfLines, type Formula, finishedComponents } from '../formula/formula';
+import type { GateQuantity } from '../formula/gate-quantities';
+import { readGate } from '../formula/gates';
+import type { Climate } from '../matter/climate';
 import { COMPONENT_COUNT } from '../matter/components';
 import type { ThermalHistory } from '../matter/process';
 import { normalQuantile } from '../normal';
 import { normalNumbers, seededNumbers } from '../random';
-import { type Climate, climateAt } from './climate';
+import { climateAt } from './climate';
 import { curveClimates } from './curve';
 import { modelDoubt } from './doubt';
-import { costOfLines, type Formula, finishedComponents } from './formula';
 import { inputDoubts } from './input-doubt';
 import { offFlow, offState } from './model-error';
+import { quantityOf } from './quantities';
 import { flowIn, prepareBatch, stateIn } from './state';
 import { reallyAt, type Thermometer, thermometerSd, USUAL_THERMOMETER } from './thermometer';
 

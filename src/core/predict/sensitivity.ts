@@ -1,7 +1,8 @@
-import { GATE_QUANTITIES, type GateQuantity, onScale, quantityOf } from '../balance/quantities';
+import { costOfLines, type Formula, finishedComponents } from '../formula/formula';
+import { GATE_QUANTITIES, type GateQuantity } from '../formula/gate-quantities';
 import { COMPONENT_COUNT, type ComponentVector } from '../matter/components';
 import { climateAt } from './climate';
-import { costOfLines, type Formula, finishedComponents } from './formula';
+import { onScale, quantityOf } from './quantities';
 import { prepareBatch, stateIn } from './state';
 
 /** Share of the batch by which a slope is taken. */

@@ -4,6 +4,7 @@ import { cassonViscosity, SLOW_STIR } from '../flow/casson';
 import { cocoaYield } from '../flow/cocoa-yield';
 import { type FatContinuous, fatContinuous } from '../flow/fat-continuous';
 import { type Phases, phases } from '../flow/phases';
+import type { Climate } from '../matter/climate';
 import type { ComponentVector } from '../matter/components';
 import { foldMixture, type Mixture } from '../matter/mixture';
 import type { Process, ThermalHistory } from '../matter/process';
@@ -16,7 +17,7 @@ import { gelYield } from '../set/gels';
 import { bloomRisk, grain, shineIndex } from '../shine/shine-index';
 import { halfPower } from '../smooth';
 import { type Risks, risks } from '../stability/risks';
-import { type Climate, climateAt } from './climate';
+import { climateAt } from './climate';
 
 /** A batch with all that does not depend on temperature worked out once. */
 export interface Batch {

@@ -1,8 +1,8 @@
+import type { Climate } from '../matter/climate';
 import type { Mixture } from '../matter/mixture';
+import { POLYOL_NAMES, type PolyolName, polyolSolubility, SUPERSATURATES } from '../matter/polyols';
 import { K } from '../model-constants';
-import type { Climate } from '../predict/climate';
 import { softCap24 } from '../smooth';
-import { POLYOL_NAMES, type PolyolName, polyolSolubility, SUPERSATURATES } from './polyols';
 
 /** The soft sugars in solution. Grams in the batch. */
 export interface SoftSugars {

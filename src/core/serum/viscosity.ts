@@ -1,9 +1,9 @@
+import type { Climate } from '../matter/climate';
 import type { Mixture } from '../matter/mixture';
+import { RARE_SUGARS } from '../matter/polyols';
 import { K } from '../model-constants';
-import type { Climate } from '../predict/climate';
 import { softCap4, softCap24 } from '../smooth';
 import type { Dissolved } from './dissolved';
-import { RARE_SUGARS } from './polyols';
 
 /** The liquid between particles and droplets: its viscosity and the thickeners in it. */
 export interface Serum {

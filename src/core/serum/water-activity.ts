@@ -1,6 +1,6 @@
 import type { Mixture } from '../matter/mixture';
+import { POLYOL_NAMES, POLYOLS } from '../matter/polyols';
 import type { Dissolved } from './dissolved';
-import { POLYOL_NAMES, POLYOLS } from './polyols';
 
 const WATER_MOLAR_MASS = 18.015;
 

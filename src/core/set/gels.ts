@@ -1,6 +1,6 @@
+import type { Climate } from '../matter/climate';
 import type { Process, ThermalHistory } from '../matter/process';
 import { K } from '../model-constants';
-import type { Climate } from '../predict/climate';
 import type { Serum } from '../serum/viscosity';
 import { halfPower, sigmoid, softPlus } from '../smooth';
 

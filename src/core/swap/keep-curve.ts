@@ -1,8 +1,9 @@
 import { balance } from '../balance/balance';
-import type { Gate } from '../balance/gates';
-import { quantityOf } from '../balance/quantities';
+import type { Formula, FormulaLine } from '../formula/formula';
+import type { Gate } from '../formula/gates';
 import { COMPONENT_INDEX, SWEET_NAMES } from '../matter/components';
-import { type Formula, type FormulaLine, type Prediction, predictFormula } from '../predict/formula';
+import { type Prediction, predictFormula } from '../predict/predict-formula';
+import { quantityOf } from '../predict/quantities';
 
 /** How far the resistance may move at a moment, ln, the closest first: a tenth, a quarter, a half. */
 const CLOSENESS = [0.1, 0.25, 0.5] as const;

@@ -1,4 +1,5 @@
-import { type Formula, type FormulaLine, type Prediction, predictFormula } from '../predict/formula';
+import type { Formula, FormulaLine } from '../formula/formula';
+import { type Prediction, predictFormula } from '../predict/predict-formula';
 import { type KeptCurve, keepCurve } from './keep-curve';
 
 /** What takes the place of a line: another ingredient, with the grams, lock and limits of the line. */

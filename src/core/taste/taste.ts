@@ -1,5 +1,5 @@
 import type { Mixture } from '../matter/mixture';
-import { POLYOL_NAMES, POLYOLS } from '../serum/polyols';
+import { POLYOL_NAMES, POLYOLS } from '../matter/polyols';
 
 const ETHANOL_DENSITY = 0.789;
 const GLYCEROL_SWEETNESS = 0.6;

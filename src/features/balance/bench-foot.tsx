@@ -1,5 +1,5 @@
 import { keepingWords } from '@/core/keep/shelf';
-import type { Prediction } from '@/core/predict/formula';
+import type { Prediction } from '@/core/predict/predict-formula';
 import { allergenWords } from '@/kitchen/allergen-sentences';
 import type { PanContents } from '@/kitchen/pan-contents';
 import { Key } from '@/ui/button';

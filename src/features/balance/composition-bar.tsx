@@ -1,6 +1,6 @@
 import { memo } from 'react';
-import { cocoaPercent, sugarPercent } from '@/core/balance/quantities';
-import type { Prediction } from '@/core/predict/formula';
+import type { Prediction } from '@/core/predict/predict-formula';
+import { cocoaPercent, sugarPercent } from '@/core/predict/quantities';
 import { itemOf, type KnownItem, type Larder } from '@/kitchen/known-item';
 import { CompositionStrip } from '@/ui/composition-strip';
 import { percent, significant } from '@/ui/format';

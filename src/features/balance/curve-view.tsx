@@ -3,9 +3,9 @@
 import { useMemo } from 'react';
 import { resistance, SLOW_STIR } from '@/core/flow/casson';
 import { resistanceCurve } from '@/core/predict/curve';
-import type { MomentReading, Prediction } from '@/core/predict/formula';
 import { linearDoubt } from '@/core/predict/linear-doubt';
 import type { Doubt } from '@/core/predict/monte-carlo';
+import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
 import type { MomentChange } from '@/core/predict/sensitivity';
 import { chocolateColour } from '@/core/shine/colour';
 import type { Predicted } from '@/kitchen/known-pan';

@@ -3,7 +3,7 @@
 import type { ApexOptions } from 'apexcharts';
 import { useMemo } from 'react';
 import { type DayBranch, dayBranches } from '@/core/predict/day-path';
-import type { Prediction } from '@/core/predict/formula';
+import type { Prediction } from '@/core/predict/predict-formula';
 import { chartNonce } from '@/ui/chart-nonce';
 import { momentTitle } from '@/ui/cook-words';
 import { celsius, hours, significant } from '@/ui/format';

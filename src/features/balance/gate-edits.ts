@@ -1,4 +1,4 @@
-import { EDGES_APART } from '@/core/balance/gates';
+import { EDGES_APART } from '@/core/formula/gates';
 import type { Edit, FormulaDraft } from './formula-draft';
 
 const tidyEdge = (value: number) => Number(value.toPrecision(4));

@@ -1,5 +1,5 @@
-import type { GateReading } from '@/core/balance/gates';
-import type { Prediction } from '@/core/predict/formula';
+import type { GateReading } from '@/core/formula/gates';
+import type { Prediction } from '@/core/predict/predict-formula';
 import { flowWords } from '@/ui/flow-words';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
 

@@ -1,4 +1,4 @@
-import type { Moment } from '@/core/predict/moments';
+import type { Moment } from '@/core/formula/moments';
 import type { MomentChange } from '@/core/predict/sensitivity';
 import { celsius, significant, weight } from '@/ui/format';
 import { POUR_ABOVE_C } from '@/ui/quantity-words';

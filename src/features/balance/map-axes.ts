@@ -1,5 +1,5 @@
 import type { MapAxis } from '@/core/balance/field-map';
-import type { Formula } from '@/core/predict/formula';
+import type { Formula } from '@/core/formula/formula';
 
 /** Names an axis among the choices. */
 export const axisKey = (axis: MapAxis) => (axis.kind === 'grams' ? `g${axis.line}` : `r${axis.over}-${axis.under}`);

@@ -1,6 +1,6 @@
 import { proxy } from 'comlink';
 import type { FieldMap, MapAxis } from '@/core/balance/field-map';
-import type { Formula } from '@/core/predict/formula';
+import type { Formula } from '@/core/formula/formula';
 import type { MapDoor } from '@/workers/map.worker';
 import { type Thread, threadOf } from '@/workers/thread';
 

@@ -1,7 +1,7 @@
 import { type FailingRegion, failingRegions } from '@/core/balance/failing-regions';
 import type { FieldMap } from '@/core/balance/field-map';
-import type { Gate } from '@/core/balance/gates';
-import type { Moment } from '@/core/predict/moments';
+import type { Gate } from '@/core/formula/gates';
+import type { Moment } from '@/core/formula/moments';
 import { momentTitle, wordsForUse } from '@/ui/cook-words';
 import { flowName } from '@/ui/flow-words';
 import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';

@@ -3,7 +3,7 @@
 import { ticks } from 'd3-array';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { atAxis, axisReach, axisValue, type MapAxis } from '@/core/balance/field-map';
-import type { Formula } from '@/core/predict/formula';
+import type { Formula } from '@/core/formula/formula';
 import { Button } from '@/ui/button';
 import { grams, significant, weight } from '@/ui/format';
 import { shownUnit } from '@/ui/settings/shown-units';

@@ -1,9 +1,9 @@
-import type { GateReading } from '@/core/balance/gates';
-import { GATE_QUANTITIES, type GateQuantity } from '@/core/balance/quantities';
+import { GATE_QUANTITIES, type GateQuantity } from '@/core/formula/gate-quantities';
+import type { GateReading } from '@/core/formula/gates';
+import { atThePour, onceSet } from '@/core/formula/moment-role';
 import { firstDoubt } from '@/core/predict/first-doubt';
-import type { MomentReading, Prediction } from '@/core/predict/formula';
-import { atThePour, onceSet } from '@/core/predict/moment-role';
 import type { Doubt, MomentQuantity } from '@/core/predict/monte-carlo';
+import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
 import { flowWords } from '@/ui/flow-words';
 import { grams, type Quantity, significant, weight } from '@/ui/format';
 import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';

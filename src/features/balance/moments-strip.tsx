@@ -2,8 +2,8 @@
 
 import { useState } from 'react';
 import { firstIceC } from '@/core/keep/freezing';
-import type { MomentReading, Prediction } from '@/core/predict/formula';
 import { momentTests } from '@/core/predict/moment-tests';
+import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
 import type { State } from '@/core/predict/state';
 import { chocolateColour } from '@/core/shine/colour';
 import { momentTitle } from '@/ui/cook-words';

@@ -1,4 +1,4 @@
-import type { Formula } from '@/core/predict/formula';
+import type { Formula } from '@/core/formula/formula';
 import { changeByMore, type MomentChange } from '@/core/predict/sensitivity';
 
 /** g by which the bench tries out more of a row. */

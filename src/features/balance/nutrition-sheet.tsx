@@ -2,7 +2,7 @@
 
 import { useState } from 'react';
 import { nutrition } from '@/core/matter/nutrition';
-import type { Prediction } from '@/core/predict/formula';
+import type { Prediction } from '@/core/predict/predict-formula';
 import { allergenWords } from '@/kitchen/allergen-sentences';
 import type { PanContents } from '@/kitchen/pan-contents';
 import { gramsPlain, money, priceByWeight, significant } from '@/ui/format';

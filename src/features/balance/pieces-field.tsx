@@ -1,5 +1,5 @@
 import { briefSize, piecesFrom } from '@/core/brief/plan';
-import type { Prediction } from '@/core/predict/formula';
+import type { Prediction } from '@/core/predict/predict-formula';
 import { BRIEF_REACH } from '@/formats/brief';
 import { usualThings } from '@/ui/job-words';
 import { NumberField } from '@/ui/number-field';

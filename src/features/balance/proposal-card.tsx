@@ -1,6 +1,6 @@
 import type { Obstacle } from '@/core/balance/obstacles';
 import { standingOf } from '@/core/balance/standing';
-import type { Prediction } from '@/core/predict/formula';
+import type { Prediction } from '@/core/predict/predict-formula';
 import { Button, Key } from '@/ui/button';
 import { momentTitle } from '@/ui/cook-words';
 import { grams, percent, weight } from '@/ui/format';

@@ -1,6 +1,6 @@
+import { atThePour } from '@/core/formula/moment-role';
 import { nutrition } from '@/core/matter/nutrition';
-import type { Prediction } from '@/core/predict/formula';
-import { atThePour } from '@/core/predict/moment-role';
+import type { Prediction } from '@/core/predict/predict-formula';
 import { allergenWords } from '@/kitchen/allergen-sentences';
 import type { PanContents } from '@/kitchen/pan-contents';
 import { momentTitle } from '@/ui/cook-words';

@@ -1,5 +1,5 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { GATE_QUANTITIES, type GateQuantity } from '@/core/balance/quantities';
+import { GATE_QUANTITIES, type GateQuantity } from '@/core/formula/gate-quantities';
 import type { FileGate } from '@/formats/formula-file';
 import { Button } from '@/ui/button';
 import { momentTitle } from '@/ui/cook-words';

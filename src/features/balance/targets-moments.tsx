@@ -1,5 +1,5 @@
 import { Plus, Trash2 } from 'lucide-react';
-import { MOST_MOMENTS } from '@/core/predict/moments';
+import { MOST_MOMENTS } from '@/core/formula/moments';
 import { Button } from '@/ui/button';
 import { momentTitle } from '@/ui/cook-words';
 import { CELSIUS_UNITS, HOUR_UNITS } from '@/ui/field-units';

@@ -3,7 +3,7 @@
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { BalanceGoal } from '@/core/balance/goal';
-import type { Formula } from '@/core/predict/formula';
+import type { Formula } from '@/core/formula/formula';
 import type { Substitute } from '@/core/swap/swap';
 import type { KnownPan } from '@/kitchen/known-pan';
 import type { BalanceAnswer, BalanceDoor, BalanceRequest, KeepAnswer, SwapAnswer } from '@/workers/balance.worker';

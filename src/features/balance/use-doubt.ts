@@ -1,7 +1,7 @@
 'use client';
 
 import { useEffect, useState } from 'react';
-import type { Formula } from '@/core/predict/formula';
+import type { Formula } from '@/core/formula/formula';
 import type { Doubt } from '@/core/predict/monte-carlo';
 import type { DoubtDoor } from '@/workers/doubt.worker';
 import { threadOf } from '@/workers/thread';

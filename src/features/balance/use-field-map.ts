@@ -3,7 +3,7 @@
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { MapAxis } from '@/core/balance/field-map';
-import type { Formula } from '@/core/predict/formula';
+import type { Formula } from '@/core/formula/formula';
 import { StoppedError } from '@/workers/thread';
 import { drawnAhead, keepMapThread, type MapThread, ROUGH, takeMapThread } from './map-door';
 

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import type { Formula } from '@/core/predict/formula';
+import type { Formula } from '@/core/formula/formula';
 import { LATER_PARTS } from './later-parts';
 import { largestTwo } from './map-axes';
 import { drawAhead } from './map-door';

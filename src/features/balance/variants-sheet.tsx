@@ -2,8 +2,8 @@
 
 import Link from 'next/link';
 import { useState } from 'react';
-import type { MomentReading, Prediction } from '@/core/predict/formula';
-import { atThePour, onceSet } from '@/core/predict/moment-role';
+import { atThePour, onceSet } from '@/core/formula/moment-role';
+import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';
 import { allergenWords } from '@/kitchen/allergen-sentences';
 import type { Larder } from '@/kitchen/known-item';

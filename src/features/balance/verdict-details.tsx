@@ -2,8 +2,8 @@
 
 import { SlidersHorizontal } from 'lucide-react';
 import { memo } from 'react';
-import type { Prediction } from '@/core/predict/formula';
 import type { Doubt } from '@/core/predict/monte-carlo';
+import type { Prediction } from '@/core/predict/predict-formula';
 import { cautionLines, panCautions } from '@/kitchen/cautions';
 import type { PanContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';

@@ -2,8 +2,8 @@
 
 import { BALANCE_GOALS, type BalanceGoal } from '@/core/balance/goal';
 import { standingOf } from '@/core/balance/standing';
-import type { Prediction } from '@/core/predict/formula';
 import type { Doubt } from '@/core/predict/monte-carlo';
+import type { Prediction } from '@/core/predict/predict-formula';
 import { Button, Key } from '@/ui/button';
 import { STANDING_WORDS } from '@/ui/standing-words';
 import { useSettled } from '@/ui/use-settled';

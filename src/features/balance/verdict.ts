@@ -1,6 +1,6 @@
-import type { GateReading } from '@/core/balance/gates';
+import type { GateReading } from '@/core/formula/gates';
 import { K } from '@/core/model-constants';
-import type { MomentReading, Prediction } from '@/core/predict/formula';
+import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
 import type { Risks } from '@/core/stability/risks';
 import { momentTitle, type UseWords, wordsForUse } from '@/ui/cook-words';
 import { celsius, listed, percent, significant } from '@/ui/format';

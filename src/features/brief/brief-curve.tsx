@@ -1,5 +1,5 @@
-import type { BriefTargets } from '@/core/brief/brief-gates';
 import { resistanceBands } from '@/core/brief/resistance-bands';
+import type { BriefTargets } from '@/core/brief/targets';
 import { momentTitle } from '@/ui/cook-words';
 import { degrees } from '@/ui/format';
 import { LANDMARKS } from '@/ui/landmarks';

@@ -1,13 +1,13 @@
 'use client';
 
 import { useState } from 'react';
-import { EDGES_APART, type Gate } from '@/core/balance/gates';
 import type { Brief } from '@/core/brief/brief';
-import type { BriefGate, BriefTargets } from '@/core/brief/brief-gates';
 import type { Job, Overruled } from '@/core/brief/job';
 import type { JobGate } from '@/core/brief/job-gates';
 import { BRIEF_DENSITY } from '@/core/brief/job-gates';
-import type { Moment } from '@/core/predict/moments';
+import type { BriefGate, BriefTargets } from '@/core/brief/targets';
+import { EDGES_APART, type Gate } from '@/core/formula/gates';
+import type { Moment } from '@/core/formula/moments';
 import { Button } from '@/ui/button';
 import { momentTitle } from '@/ui/cook-words';
 import { flowGateWords, flowName } from '@/ui/flow-words';

@@ -1,8 +1,8 @@
 import { type Standing, standingOf } from '@/core/balance/standing';
 import type { BriefPlan } from '@/core/brief/plan';
 import { resistanceCurve } from '@/core/predict/curve';
-import { predictFormula } from '@/core/predict/formula';
 import { linearChance } from '@/core/predict/linear-chance';
+import { predictFormula } from '@/core/predict/predict-formula';
 import { chocolateColour } from '@/core/shine/colour';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';

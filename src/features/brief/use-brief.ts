@@ -1,9 +1,9 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
-import type { Gate } from '@/core/balance/gates';
 import type { Brief, Making, Wishes } from '@/core/brief/brief';
 import { type Job, type JobUse, usualJob } from '@/core/brief/job';
+import type { Gate } from '@/core/formula/gates';
 import { usualSizes } from '@/core/yields/portions';
 import { MOST_JOBS } from '@/formats/brief';
 

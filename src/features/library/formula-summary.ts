@@ -1,7 +1,7 @@
 import { type Standing, standingOf } from '@/core/balance/standing';
 import { findUse } from '@/core/balance/uses';
+import { atThePour } from '@/core/formula/moment-role';
 import { linearChance } from '@/core/predict/linear-chance';
-import { atThePour } from '@/core/predict/moment-role';
 import { chocolateColour } from '@/core/shine/colour';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';

@@ -1,8 +1,8 @@
-import type { Gate } from '@/core/balance/gates';
 import { findUse } from '@/core/balance/uses';
 import { type Brief, USUAL_MAKING, USUAL_WISHES } from '@/core/brief/brief';
 import { usualJob } from '@/core/brief/job';
 import { planBrief } from '@/core/brief/plan';
+import type { Gate } from '@/core/formula/gates';
 import { type FormulaFile, type FormulaFileInput, readFormula } from '@/formats/formula-file';
 
 type Line = FormulaFileInput['lines'][number];

@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { balance } from '@/core/balance/balance';
-import type { Gate } from '@/core/balance/gates';
 import { reachOf } from '@/core/balance/problem';
 import { sizeOfChange } from '@/core/balance/result';
 import { roundToScale, scaleStep } from '@/core/balance/rounding';
 import { findUse, USES } from '@/core/balance/uses';
+import type { Gate } from '@/core/formula/gates';
 import { fillings } from '@/core/matter/measures';
-import { predictFormula } from '@/core/predict/formula';
+import { predictFormula } from '@/core/predict/predict-formula';
 import reference from '../../support/check-vectors.json';
 import { formulaOf, larder } from '../../support/kitchen';
 

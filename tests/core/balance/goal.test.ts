@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { balance } from '@/core/balance/balance';
 import { atAxis, axisReach, axisValue, mapField } from '@/core/balance/field-map';
 import { BALANCE_GOALS, balanceFor } from '@/core/balance/goal';
-import { sugarPercent } from '@/core/balance/quantities';
-import { predictFormula } from '@/core/predict/formula';
 import { monteCarlo } from '@/core/predict/monte-carlo';
+import { predictFormula } from '@/core/predict/predict-formula';
+import { sugarPercent } from '@/core/predict/quantities';
 import { formulaOf } from '../../support/kitchen';
 
 const ROWS = [

@@ -1,15 +1,15 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { balance } from '@/core/balance/balance';
-import type { Gate } from '@/core/balance/gates';
 import { balanceFor } from '@/core/balance/goal';
 import { CHANGE_FOR_CHANCE } from '@/core/balance/margin';
 import { balanceProblem } from '@/core/balance/problem';
 import { leastChange, look, passes } from '@/core/balance/search';
 import { LANDS_FROM, standingOf } from '@/core/balance/standing';
-import { type Prediction, predictFormula } from '@/core/predict/formula';
+import type { Gate } from '@/core/formula/gates';
 import { linearChance } from '@/core/predict/linear-chance';
 import { monteCarlo } from '@/core/predict/monte-carlo';
+import { type Prediction, predictFormula } from '@/core/predict/predict-formula';
 import { seededNumbers } from '@/core/random';
 import { keyed, type Predicted, predictPan } from '@/kitchen/known-pan';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import type { Gate } from '@/core/balance/gates';
 import { USUAL_MAKING } from '@/core/brief/brief';
 import { briefTargets } from '@/core/brief/brief-gates';
 import { exclusions } from '@/core/brief/exclusion';
 import type { JobUse } from '@/core/brief/job';
 import { jobGates, jobHistory } from '@/core/brief/job-gates';
 import { handLimit } from '@/core/flow/piping';
+import type { Gate } from '@/core/formula/gates';
 import { batchSize, boiledOffInPan, panHolds } from '@/core/yields/batch-size';
 import { portionGrams } from '@/core/yields/portions';
 import { briefOf, jobOf } from '../../support/brief';

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import type { Gate } from '@/core/balance/gates';
 import { type OnBench, withBenchChanges } from '@/core/brief/bench-changes';
 import type { Brief } from '@/core/brief/brief';
 import { JOB_USES } from '@/core/brief/job';
 import { planBrief } from '@/core/brief/plan';
+import type { Gate } from '@/core/formula/gates';
 import { briefSchema } from '@/formats/brief';
 import { briefOf, jobOf } from '../../support/brief';
 

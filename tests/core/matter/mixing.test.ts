@@ -4,7 +4,7 @@ import { COMPONENT_INDEX, COMPONENT_NAMES, CompositionError, compositionVector }
 import { boilOff, componentGrams, mix } from '@/core/matter/mixing';
 import { foldMixture } from '@/core/matter/mixture';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
-import { predictFormula } from '@/core/predict/formula';
+import { predictFormula } from '@/core/predict/predict-formula';
 import { formulaOf, larder } from '../../support/kitchen';
 
 const anyIngredient = fc.constantFrom(...larder.values());

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
-import { predictFormula } from '@/core/predict/formula';
+import { predictFormula } from '@/core/predict/predict-formula';
 import { readFormula } from '@/formats/formula-file';
 import { resolveFormula } from '@/formats/resolve-formula';
 import { larder } from '../../support/kitchen';

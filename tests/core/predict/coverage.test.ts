@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { cassonViscosity } from '@/core/flow/casson';
+import { type Formula, finishedComponents } from '@/core/formula/formula';
 import { COMPONENT_COUNT } from '@/core/matter/components';
 import { modelDoubt } from '@/core/predict/doubt';
-import { type Formula, finishedComponents } from '@/core/predict/formula';
 import { inputDoubts } from '@/core/predict/input-doubt';
 import { linearDoubt } from '@/core/predict/linear-doubt';
 import { monteCarlo } from '@/core/predict/monte-carlo';

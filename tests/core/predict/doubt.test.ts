@@ -1,12 +1,13 @@
 import { describe, expect, it } from 'vitest';
+import type { Formula, FormulaLine } from '@/core/formula/formula';
 import { COMPONENT_NAMES, compositionVector } from '@/core/matter/components';
 import { componentGrams } from '@/core/matter/mixing';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
 import { CURVE_FROM_C, CURVE_TO_C } from '@/core/predict/curve';
-import { type Formula, type FormulaLine, type Prediction, predictFormula } from '@/core/predict/formula';
 import { inputDoubts } from '@/core/predict/input-doubt';
 import { linearDoubt } from '@/core/predict/linear-doubt';
 import { monteCarlo } from '@/core/predict/monte-carlo';
+import { type Prediction, predictFormula } from '@/core/predict/predict-formula';
 import { changeByMore, sensitivity } from '@/core/predict/sensitivity';
 import { flowAt, prepareBatch } from '@/core/predict/state';
 import { normalNumbers, seededNumbers } from '@/core/random';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { COMPONENT_NAMES, type Composition } from '@/core/matter/components';
 import { resistanceCurve } from '@/core/predict/curve';
-import { predictFormula } from '@/core/predict/formula';
+import { predictFormula } from '@/core/predict/predict-formula';
 import { flowAt } from '@/core/predict/state';
 import { batchOf, CREAM_35, DARK_60, formulaOf, stateOf, times, together } from '../../support/kitchen';
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { compositionVector } from '@/core/matter/components';
-import { type Prediction, predictFormula } from '@/core/predict/formula';
+import { type Prediction, predictFormula } from '@/core/predict/predict-formula';
 import { keepCurve } from '@/core/swap/keep-curve';
 import { isFreeOf, RESTRICTIONS } from '@/core/swap/restrictions';
 import { jobDistance, nearestFirst } from '@/core/swap/substitutes';

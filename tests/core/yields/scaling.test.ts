@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { USUAL_MAKING } from '@/core/brief/brief';
+import { finishedComponents } from '@/core/formula/formula';
 import { COMPONENT_COUNT } from '@/core/matter/components';
-import { finishedComponents } from '@/core/predict/formula';
 import { bowlBody, COOLING_PLACES, coolingHours } from '@/core/set/cooling';
 import { boiledOffInPan } from '@/core/yields/batch-size';
 import { scaleBatch } from '@/core/yields/scaling';

@@ -1,9 +1,4 @@
-import type { Moment } from './moments';
-
-/** What a moment is for, whatever it is called. */
-export const MOMENT_ROLES = ['pan', 'pour', 'bench', 'fridge', 'eat'] as const;
-
-export type MomentRole = (typeof MOMENT_ROLES)[number];
+import type { Moment, MomentRole } from './moments';
 
 /** Temperatures and time by which a moment without a role is told: hot in the pan, worked warm, cold (J). */
 const PAN_FROM_C = 50;

@@ -1,45 +1,12 @@
-import { type Gate, type GateReading, momentOf, readGate } from '../balance/gates';
-import { quantityOf } from '../balance/quantities';
 import { plateDiameter } from '../flow/ring-spread';
+import { costOfLines, type Formula, finishedComponents, finishedMass } from '../formula/formula';
+import { type GateReading, momentOf, readGate } from '../formula/gates';
+import type { Moment } from '../formula/moments';
 import type { ComponentVector } from '../matter/components';
-import { boiledOff, boilOff, mix } from '../matter/mixing';
-import { type Process, usualHistory } from '../matter/process';
+import { usualHistory } from '../matter/process';
 import { alcoholPercentVol, type Taste, taste } from '../taste/taste';
-import type { DoubtKind, Measured } from './input-doubt';
-import type { Moment } from './moments';
+import { quantityOf } from './quantities';
 import { type Batch, prepareBatch, type State, stateAt } from './state';
-
-/** One row of the pan. */
-export interface FormulaLine {
-  /** id of the ingredient */
-  readonly ingredient: string;
-  /** what 1 g of it is made of, g per g */
-  readonly perGram: ComponentVector;
-  /** g, 0 or more */
-  readonly grams: number;
-  readonly locked: boolean;
-  /** g, least and most a balance may use */
-  readonly minGrams?: number | undefined;
-  readonly maxGrams?: number | undefined;
-  /** lines with the same tie keep their proportion in a balance */
-  readonly tie?: string | undefined;
-  /** a kilogram, in the money of the kitchen; counts as free when left out */
-  readonly pricePerKg?: number | undefined;
-  /** what is doubtful about its composition; nothing when left out */
-  readonly kind?: DoubtKind | undefined;
-  /** how it is measured out; weighed when left out */
-  readonly measured?: Measured | undefined;
-}
-
-/** A formula with its ingredients resolved: all that prediction and balance need. */
-export interface Formula {
-  readonly lines: readonly FormulaLine[];
-  readonly process: Process;
-  readonly moments: readonly Moment[];
-  readonly gates: readonly Gate[];
-  /** g of water that boil off while it is made; none when left out */
-  readonly evaporationG?: number | undefined;
-}
 
 /** A moment and what the batch is like then. */
 export interface MomentReading {
@@ -71,25 +38,6 @@ export interface Prediction {
 
 /** °C at which water activity and density of the whole formula are quoted, as they are measured. */
 export const QUOTED_AT_C = 20;
-
-/** Components of a formula as it leaves the stove: what was weighed in less what boiled off, g. */
-export function finishedComponents({
-  lines,
-  evaporationG = 0,
-}: Pick<Formula, 'lines' | 'evaporationG'>): ComponentVector {
-  return boilOff(mix(lines), evaporationG);
-}
-
-/** What a formula weighs as it leaves the stove, g. */
-export function finishedMass({ lines, evaporationG = 0 }: Pick<Formula, 'lines' | 'evaporationG'>): number {
-  const weighedG = lines.reduce((sum, line) => sum + line.grams, 0);
-  return evaporationG > 0 ? weighedG - boiledOff(mix(lines), evaporationG) : weighedG;
-}
-
-/** What all of a formula's lines cost, in thousandths of the money of the kitchen; lines without a price count as free. */
-export function costOfLines(lines: readonly Pick<FormulaLine, 'grams' | 'pricePerKg'>[]): number {
-  return lines.reduce((sum, line) => sum + line.grams * (line.pricePerKg ?? 0), 0);
-}
 
 /** A pan with no more than this is empty: shares of it would be noise, or no numbers. */
 const LEAST_MASS_G = 1e-6;

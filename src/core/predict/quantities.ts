@@ -1,32 +1,8 @@
+import type { GateQuantity } from '../formula/gate-quantities';
 import type { Mixture } from '../matter/mixture';
-import type { State } from '../predict/state';
 import type { Risks } from '../stability/risks';
 import { alcoholPercentVol, taste } from '../taste/taste';
-
-/** What a gate can be set on: read at its moment, or of the batch as a whole. */
-export const GATE_QUANTITIES = [
-  'apparentViscosityPaS',
-  'yieldStressPa',
-  'resistancePa',
-  'shine',
-  'waterActivity',
-  'sweetness',
-  'tasteBalance',
-  'sugarPercent',
-  'cocoaPercent',
-  'alcoholPercentVol',
-  'costPerKg',
-  'brokenRisk',
-  'seizedRisk',
-  'grainyRisk',
-  'chalkyRisk',
-  'gummyRisk',
-  'weepingRisk',
-  'skinRisk',
-  'bloomRisk',
-] as const;
-
-export type GateQuantity = (typeof GATE_QUANTITIES)[number];
+import type { State } from './state';
 
 /** A batch at one moment, as far as gates read it. */
 export interface Subject {

@@ -1,5 +1,9 @@
 import type { ThermalHistory } from '../matter/process';
-import type { MomentRole } from './moment-role';
+
+/** What a moment is for, whatever it is called. */
+export const MOMENT_ROLES = ['pan', 'pour', 'bench', 'fridge', 'eat'] as const;
+
+export type MomentRole = (typeof MOMENT_ROLES)[number];
 
 /** Most moments a formula is looked at. */
 export const MOST_MOMENTS = 24;

@@ -1,5 +1,5 @@
-import type { Moment } from '../predict/moments';
-import type { GateQuantity } from './quantities';
+import type { GateQuantity } from './gate-quantities';
+import type { Moment } from './moments';
 
 /** A band a quantity must fall in at one moment. A `low` of 0 or none means no lower edge, no `high` no upper one. */
 export interface Gate {
