@@ -3,7 +3,7 @@ import { USUAL_MAKING, USUAL_WISHES } from '../src/core/brief/brief';
 import { usualJob } from '../src/core/brief/job';
 import { planBrief } from '../src/core/brief/plan';
 import { parseLarderCsv } from '../src/formats/larder-csv';
-import { answersTo, type Shelf } from '../src/kitchen/brief-answers';
+import { answersTo, type Shelf } from '../src/kitchen/brief/brief-answers';
 import { lanternMillFormulas } from '../src/server/demo/lantern-mill';
 import { report } from './report';
 

@@ -1,10 +1,10 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
-import { type FormulaSummary, summarise } from '@/features/library/formula-summary';
 import type { Ingredient } from '@/formats/ingredient';
 import type { Larder } from '@/kitchen/known-item';
 import type { Database } from '@/server/db/database';
 import { listLibrary, type StoredFormula, type UnreadableFormula } from '@/server/repositories/formulas';
 import { someIngredients } from '@/server/repositories/larder';
+import { type FormulaSummary, summarise } from '../kitchen/formula-summary';
 
 /** Formulas that are summed up before others who ask have their turn. */
 const AT_A_TIME = 50;

@@ -7,9 +7,9 @@ import {
   fileOf as fileOfDraft,
   reduceDraft,
   totalGrams,
-} from '@/features/balance/formula-draft';
-import { measures } from '@/features/balance/measures';
-import { riskNotes, verdict } from '@/features/balance/verdict';
+} from '@/features/balance/draft/formula-draft';
+import { measures } from '@/features/balance/verdict/measures';
+import { riskNotes, verdict } from '@/features/balance/verdict/verdict';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';
 import { resolveFormula } from '@/formats/resolve-formula';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { firstGrams } from '@/features/balance/first-grams';
+import { firstGrams } from '@/features/balance/pan/first-grams';
 import { larder } from '../support/kitchen';
 
 const first = (id: string, totalG: number) => {

@@ -11,9 +11,9 @@ import {
   reduceDraft,
   totalGrams,
   yieldGrams,
-} from '@/features/balance/formula-draft';
-import { changedRows, flowsOtherwise, heldPan } from '@/features/balance/keep-flow';
-import { forPieces } from '@/features/balance/pieces-field';
+} from '@/features/balance/draft/formula-draft';
+import { changedRows, flowsOtherwise, heldPan } from '@/features/balance/draft/keep-flow';
+import { forPieces } from '@/features/balance/pan/pieces-field';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';
 import { keyed, type Predicted, predictPan } from '@/kitchen/known-pan';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';

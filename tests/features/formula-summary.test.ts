@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { predictFormula } from '@/core/predict/predict-formula';
-import { summarise } from '@/features/library/formula-summary';
 import { readFormula } from '@/formats/formula-file';
 import { resolveFormula } from '@/formats/resolve-formula';
+import { summarise } from '@/kitchen/formula-summary';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import { fileOf, larder } from '../support/kitchen';
 

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EDGES_APART } from '@/core/formula/gates';
-import { draftOf, type FormulaDraft } from '@/features/balance/formula-draft';
-import { moveEdge, shiftGate } from '@/features/balance/gate-edits';
+import { draftOf, type FormulaDraft } from '@/features/balance/draft/formula-draft';
+import { moveEdge, shiftGate } from '@/features/balance/draft/gate-edits';
 import { readFormula } from '@/formats/formula-file';
 import { fileOf } from '../support/kitchen';
 

@@ -2,9 +2,9 @@ import { describe, expect, it } from 'vitest';
 import { failingRegions } from '@/core/balance/failing-regions';
 import { axisReach, mapField } from '@/core/balance/field-map';
 import { predictFormula } from '@/core/predict/predict-formula';
-import { axisChoices, axisKey, largestTwo } from '@/features/balance/map-axes';
-import { mapWords } from '@/features/balance/map-edges';
-import { LEFT, placeOf, WIDTH } from '@/features/balance/map-geometry';
+import { axisChoices, axisKey, largestTwo } from '@/features/balance/material/map-axes';
+import { mapWords } from '@/features/balance/material/map-edges';
+import { LEFT, placeOf, WIDTH } from '@/features/balance/material/map-geometry';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { formulaOf } from '../support/kitchen';
 

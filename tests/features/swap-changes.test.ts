@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { predictFormula } from '@/core/predict/predict-formula';
-import { swapChanges } from '@/features/balance/swap-changes';
+import { swapChanges } from '@/features/balance/sheets/swap-changes';
 import { readFormula } from '@/formats/formula-file';
 import { resolveFormula } from '@/formats/resolve-formula';
 import { panContents } from '@/kitchen/pan-contents';

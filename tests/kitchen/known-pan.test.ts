@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { compositionVector } from '@/core/matter/components';
 import { swap } from '@/core/swap/swap';
-import { applyEdit, withGrams } from '@/features/balance/formula-draft';
+import { applyEdit, withGrams } from '@/features/balance/draft/formula-draft';
 import { readFormula } from '@/formats/formula-file';
 import { byKey, keyed, knownPan, predictPan } from '@/kitchen/known-pan';
 import { fileOf, larder } from '../support/kitchen';

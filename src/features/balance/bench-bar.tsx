@@ -7,9 +7,9 @@ import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
 import { KITCHEN_RULES, useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { useMeasures } from '@/ui/use-measure-system';
+import type { OpenFormula } from './draft/use-formula';
 import { FormulaName } from './formula-name';
 import { LaterMenu } from './later-parts';
-import type { OpenFormula } from './use-formula';
 
 /** The bar over the bench: the formula's name, the steps, back and forth, how this kitchen measures, and the rest. It stands still while grams are typed. */
 export const BenchBar = memo(function BenchBar({

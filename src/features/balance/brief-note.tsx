@@ -3,8 +3,8 @@ import type { PanContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';
 import { weight } from '@/ui/format';
 import { RESTRICTION_WORDS } from '@/ui/restriction-words';
-import type { Edit, FormulaDraft } from './formula-draft';
-import { totalGrams, yieldGrams } from './formula-draft';
+import type { Edit, FormulaDraft } from './draft/formula-draft';
+import { totalGrams, yieldGrams } from './draft/formula-draft';
 
 /** Part of the amount by which a pan may differ from its brief without a word. */
 const NEAR_ENOUGH = 0.02;

@@ -3,9 +3,9 @@
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Larder } from '@/kitchen/known-item';
 import { Button } from '@/ui/button';
-import type { FormulaDraft } from './formula-draft';
+import type { Autosave, SaveState } from '../../kitchen/saving/use-autosave';
+import type { FormulaDraft } from './draft/formula-draft';
 import { LaterSideBySide } from './later-parts';
-import type { Autosave, SaveState } from './use-autosave';
 
 /** Where saving stands, in one or two words. */
 export function saveWords(state: SaveState): string {

@@ -1,8 +1,8 @@
 import { useEffect, useRef } from 'react';
 import type { Formula } from '@/core/formula/formula';
 import { LATER_PARTS } from './later-parts';
-import { largestTwo } from './map-axes';
-import { drawAhead } from './map-door';
+import { largestTwo } from './material/map-axes';
+import { drawAhead } from './material/map-door';
 
 /** After the bench has come up and rested, ms; and after an edit. */
 const BENCH_RESTS_MS = 1200;

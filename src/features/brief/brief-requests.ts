@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { FormulaFile } from '@/formats/formula-file';
-import { askServer, RefusedError } from '@/ui/ask-server';
+import { askServer, RefusedError } from '../../kitchen/client/ask-server';
 
 const createdSchema = z.object({ id: z.string() });
 

@@ -8,7 +8,7 @@ import { handLimit } from '@/core/flow/piping';
 import type { PortionKey } from '@/core/yields/portions';
 import { momentTitle } from '@/ui/cook-words';
 import { celsius, listed, millimetres, stress } from '@/ui/format';
-import { jobThings } from '@/ui/job-words';
+import { jobThings } from '../../kitchen/words/job-words';
 
 /** How a way of saying how much is named in the sentence. */
 export const PORTION_WORDS: Readonly<Record<PortionKey, string>> = {

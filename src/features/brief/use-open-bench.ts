@@ -2,7 +2,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { BriefPlan } from '@/core/brief/plan';
 import type { FormulaFile } from '@/formats/formula-file';
-import type { Start } from '@/kitchen/brief-answers';
+import type { Start } from '../../kitchen/brief/brief-answers';
 import { newFormula, targetsOf } from './brief-file';
 import { keepNew, keepOver, keepVersion } from './brief-requests';
 import type { OpenBrief } from './use-brief';

@@ -5,7 +5,7 @@ import { Button } from '@/ui/button';
 import { millimetres, weight } from '@/ui/format';
 import { Puddle } from '@/ui/puddle';
 import { likelyWords } from '@/ui/standing-words';
-import type { FormulaSummary } from './formula-summary';
+import type { FormulaSummary } from '../../kitchen/formula-summary';
 
 /** A formula at a glance: its drawn colour and puddle, what it is for, how much, and whether it lands. */
 export function FormulaCard({

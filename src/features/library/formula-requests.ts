@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import type { FormulaFileInput } from '@/formats/formula-file';
 import { comparisonSchema, type LibraryFile, type TAKES } from '@/formats/library-file';
-import { askServer } from '@/ui/ask-server';
-import type { FormulaSummary } from './formula-summary';
+import { askServer } from '../../kitchen/client/ask-server';
+import type { FormulaSummary } from '../../kitchen/formula-summary';
 
 const createdSchema = z.object({ id: z.string() });
 const addedSchema = z.union([z.object({ ids: z.array(z.string()) }), z.object({ here: comparisonSchema })]);

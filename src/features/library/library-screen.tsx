@@ -11,6 +11,7 @@ import { type Carried, useWhole } from '@/kitchen/use-whole';
 import { Button } from '@/ui/button';
 import { TopBar } from '@/ui/top-bar';
 import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
+import type { FormulaSummary } from '../../kitchen/formula-summary';
 import { AllAsFile } from './all-as-file';
 import { AlreadyHere } from './already-here';
 import { FormulaCard } from './formula-card';
@@ -24,7 +25,6 @@ import {
   restoreFormula,
   type Take,
 } from './formula-requests';
-import type { FormulaSummary } from './formula-summary';
 import { NewFormulaDialog } from './new-formula-dialog';
 import { RecipeSheet } from './recipe-sheet';
 import { ARCHIVE, useFoundFormulas } from './use-found-formulas';

@@ -6,7 +6,14 @@ import type { BackupTable } from '@/formats/backup-file';
 import { Button } from '@/ui/button';
 import { numeral } from '@/ui/settings/numerals';
 import { useSettings } from '@/ui/settings/settings-provider';
-import { type Kept, listBackups, type Preview, previewBackup, readBase64, restoreBackup } from './backup-requests';
+import {
+  type Kept,
+  listBackups,
+  type Preview,
+  previewBackup,
+  readBase64,
+  restoreBackup,
+} from '../../kitchen/client/backups';
 
 /** Larger files are refused before they are read, bytes. */
 const LARGEST = 28_000_000;

@@ -11,7 +11,7 @@ import { costOfLines } from '@/core/formula/formula';
 import { predictFormula } from '@/core/predict/predict-formula';
 import { isFreeOf, RESTRICTIONS } from '@/core/swap/restrictions';
 import { resolveFormula } from '@/formats/resolve-formula';
-import { answersTo, type Start } from '@/kitchen/brief-answers';
+import { answersTo, type Start } from '@/kitchen/brief/brief-answers';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import { briefOf, jobOf } from '../../support/brief';
 import { larder } from '../../support/kitchen';

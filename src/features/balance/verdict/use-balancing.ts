@@ -1,0 +1,138 @@
+'use client';
+
+import { useRef, useState } from 'react';
+import type { BalanceGoal } from '@/core/balance/goal';
+import type { Obstacle } from '@/core/balance/obstacles';
+import type { Substitute } from '@/core/swap/swap';
+import type { Larder } from '@/kitchen/known-item';
+import { byKey, type KnownPan, knownPan } from '@/kitchen/known-pan';
+import type { Household } from '@/workers/balance.worker';
+import { StoppedError } from '@/workers/thread';
+import { applyEdit, type FormulaDraft, type Loosening } from '../draft/formula-draft';
+import { heldPan } from '../draft/keep-flow';
+import type { OpenFormula } from '../draft/use-formula';
+import { type BalanceOutcome, useBalance } from './use-balance';
+
+/** What a balance depends on, as text: an answer to an older question is let go. */
+function requestOf({ lines, gates, moments, process }: FormulaDraft): string {
+  return JSON.stringify([lines, gates, moments, process]);
+}
+
+/** Obstacles that can be let go in the formula itself, by the keys of their rows; the total is let go in the question. */
+const loosenings = (obstacles: readonly Obstacle[], { keys }: KnownPan): Loosening[] =>
+  obstacles.flatMap((obstacle): Loosening[] => {
+    if (obstacle.kind === 'total') return [];
+    if (obstacle.kind === 'gate') return [obstacle];
+    const key = keys[obstacle.line];
+    return key === undefined ? [] : [{ kind: obstacle.kind, key }];
+  });
+
+/** A swap, by the keys of the rows. */
+export interface SwapOutcome {
+  readonly grams: ReadonlyMap<string, number>;
+  /** ln within which the resistance stays at every moment; nothing when the curve cannot be kept */
+  readonly within: number | undefined;
+}
+
+/**
+ * Asks for balances and holds their answers as proposals: nothing changes in the pan until one is accepted. Rows are known by their keys
+ * everywhere; only the worker counts lines.
+ *
+ * @param household cups and spoons to round to, for the pan given; nothing for the scale
+ */
+export function useBalancing(
+  formula: OpenFormula,
+  larder: Larder,
+  household: (draft: FormulaDraft, pan: KnownPan) => Household | undefined,
+) {
+  const { draft, edit, reference } = formula;
+  const { busy, ready, stop, ask: askWorker, keep, swap } = useBalance();
+  const [fault, setFault] = useState<string | undefined>();
+  const [goal, setGoal] = useState<BalanceGoal>('close');
+  const [held, setHeld] = useState<BalanceOutcome | undefined>();
+  const latest = useRef(draft);
+  latest.current = draft;
+  const proposal = held && requestOf(held.before) === requestOf(draft) ? held : undefined;
+
+  const ask = async (asked: FormulaDraft, wanted: BalanceGoal, freeTotal = false) => {
+    const pan = knownPan(asked, larder);
+    if (busy || !pan.formula.lines.some(({ grams }) => grams > 0)) return;
+    const cups = household(asked, pan);
+    setFault(undefined);
+    try {
+      const { grams, ...answer } = await askWorker(pan.formula, { goal: wanted, household: cups, freeTotal });
+      if (requestOf(latest.current) !== requestOf(asked)) return;
+      const rounded = pan.keys.filter((_, i) => cups?.lines[i] !== undefined);
+      setHeld({ ...answer, before: asked, pan, grams: byKey(pan, grams), goal: wanted, rounded });
+    } catch (error) {
+      if (!(error instanceof StoppedError)) setFault((error as Error).message);
+    }
+  };
+
+  return {
+    busy,
+    stop,
+    /** why no balance came, if none did */
+    fault,
+    /** starts the worker before it is asked */
+    ready,
+    swap: async (pan: KnownPan, substitutes: ReadonlyMap<string, Substitute>): Promise<SwapOutcome> => {
+      const byLine = new Map(
+        pan.keys.flatMap((key, line) => {
+          const substitute = substitutes.get(key);
+          return substitute ? [[line, substitute] as const] : [];
+        }),
+      );
+      const { grams, within } = await swap(pan.formula, byLine);
+      return { grams: byKey(pan, grams), within };
+    },
+    /** balances back to the flow the pan had before it was changed; what was changed stays */
+    keepFlow: async () => {
+      if (busy) return;
+      const [was, pan] = [knownPan(reference, larder), heldPan(draft, reference, larder)];
+      setFault(undefined);
+      try {
+        const { grams, within, ...answer } = await keep(was.formula, pan.formula);
+        if (requestOf(latest.current) !== requestOf(draft)) return;
+        setHeld({ ...answer, before: draft, pan, grams: byKey(pan, grams), goal, rounded: [], keeps: within ?? 'no' });
+      } catch (error) {
+        if (!(error instanceof StoppedError)) setFault((error as Error).message);
+      }
+    },
+    goal,
+    proposal,
+    setGoal: (wanted: BalanceGoal) => {
+      setGoal(wanted);
+      setHeld(undefined);
+    },
+    balance: () => void ask(draft, goal),
+    /** asks again with another goal */
+    tryGoal: (wanted: BalanceGoal) => {
+      setGoal(wanted);
+      void ask(draft, wanted);
+    },
+    /** puts the proposal into the pan */
+    accept: () => {
+      if (!proposal) return;
+      const { grams, rounded } = proposal;
+      const now = new Map(draft.lines.map((line) => [line.key, line.grams]));
+      edit({ type: 'balanced', grams, byVolume: new Set(rounded.filter((key) => grams.get(key) !== now.get(key))) });
+    },
+    refuse: () => setHeld(undefined),
+    /** lets some things go and asks again */
+    loosen: (obstacles: readonly Obstacle[]) => {
+      if (!proposal) return;
+      const loosen = { type: 'loosen', things: loosenings(obstacles, proposal.pan) } as const;
+      const next = loosen.things.length > 0 ? applyEdit(draft, loosen) : draft;
+      if (loosen.things.length > 0) edit(loosen);
+      latest.current = next;
+      void ask(
+        next,
+        goal,
+        obstacles.some(({ kind }) => kind === 'total'),
+      );
+    },
+  };
+}
+
+export type Balancing = ReturnType<typeof useBalancing>;

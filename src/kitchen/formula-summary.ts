@@ -1,0 +1,70 @@
+import { type Standing, standingOf } from '@/core/balance/standing';
+import { findUse } from '@/core/balance/uses';
+import { atThePour } from '@/core/formula/moment-role';
+import { linearChance } from '@/core/predict/linear-chance';
+import { chocolateColour } from '@/core/shine/colour';
+import { itemOf, type Larder } from '@/kitchen/known-item';
+import { keyed, predictPan } from '@/kitchen/known-pan';
+import type { StoredFormula } from '@/server/repositories/formulas';
+import { JOB_WORDS } from './words/job-words';
+
+/** A formula as a card of the list shows it. */
+export interface FormulaSummary {
+  readonly id: string;
+  readonly name: string;
+  /** what it is for, as a cook says it */
+  readonly use: string;
+  readonly note: string;
+  readonly tags: readonly string[];
+  readonly archived: boolean;
+  readonly isVariant: boolean;
+  readonly batchG: number;
+  readonly rows: number;
+  /** nothing predicted while the pan is empty or an ingredient is unknown */
+  readonly predicted:
+    | {
+        readonly colour: string;
+        readonly shine: number;
+        readonly plateDiameterMm: number;
+        readonly standing: Standing;
+        /** that every gate lands, 0-1 */
+        readonly chance: number;
+        readonly gates: number;
+        readonly missed: number;
+      }
+    | undefined;
+  /** text the search looks through */
+  readonly words: string;
+}
+
+/** Sums a formula up for the list: its colour, its puddle at the pour and whether it lands. */
+export function summarise({ id, file, archived, baseId }: StoredFormula, larder: Larder): FormulaSummary {
+  const names = file.lines.map(({ ingredient }) => itemOf(file, larder, ingredient)?.name);
+  const predicted = names.includes(undefined) ? undefined : predictPan(keyed(file), larder);
+  const prediction = predicted?.prediction;
+  const chance = predicted && prediction ? linearChance(predicted.formula, predicted.prediction).chance : 0;
+  const jobs = file.brief?.jobs.map((job) => JOB_WORDS[job.use].name).join(', ');
+  const use = jobs ?? findUse(file.use)?.name ?? file.use ?? 'No use set';
+  const atPour = prediction && atThePour(prediction.moments);
+  return {
+    id,
+    name: file.name,
+    use,
+    note: file.note ?? '',
+    tags: file.tags ?? [],
+    archived,
+    isVariant: baseId !== null,
+    batchG: file.lines.reduce((sum, line) => sum + line.grams, 0),
+    rows: file.lines.length,
+    predicted: prediction && {
+      colour: chocolateColour(prediction.batch.mixture),
+      shine: atPour?.state.shine ?? prediction.asKept.shine,
+      plateDiameterMm: atPour?.plateDiameterMm ?? 50,
+      standing: standingOf(prediction.lands, chance),
+      chance,
+      gates: prediction.gates.length,
+      missed: prediction.gates.filter((gate) => !gate.lands).length,
+    },
+    words: [file.name, use, file.note, ...(file.tags ?? []), ...names].join(' '),
+  };
+}

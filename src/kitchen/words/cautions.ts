@@ -1,0 +1,77 @@
+import type { Brief } from '@/core/brief/brief';
+import type { Prediction } from '@/core/predict/predict-formula';
+import { foldWords } from '@/formats/fold-words';
+import type { PanContents } from '../pan-contents';
+
+/**
+ * Every caution the app says, one plain line each, the sharpest first. Common guidance: the local food code and licensed practice decide.
+ */
+export const CAUTION_WORDS = {
+  spirit: 'Spirit near a flame can light: heat off, bottle away, then add. Alcohol stays in: not for children.',
+  unknown: 'What nobody has declared may contain anything: read the pack before you serve it.',
+  xylitol: 'Xylitol is poisonous to dogs, even a little.',
+  polyols: 'Polyols: large servings are laxative, children sooner.',
+  egg: 'Use pasteurised egg where it is not cooked through.',
+  honey: 'Honey: not for babies under a year.',
+  hotDairy: 'Cream rises and scalds: fill the pan no more than half.',
+  coolDairy: 'Cool dairy fast and keep it at 5 °C (41 °F) or under.',
+  hot: 'Hot sugar, liquid and steam scald: carry with dry cloths, pour away from you.',
+  fryer: 'Fried dough: keep hot oil away from wet sauce and hands.',
+  hotDrink: 'Hot drinks scald: serve children lukewarm.',
+  warmHours: 'Cream ganache left in a warm kitchen for hours is a dairy risk: your food code says how long.',
+  keeping: 'How long it keeps is an index, not a use-by date.',
+  traces: 'Packs may hold traces: read each label, and clean tools between batches.',
+  code: 'Your local food code and licensed practice decide.',
+} as const;
+
+export type Caution = keyof typeof CAUTION_WORDS;
+
+/** Share of the batch from which polyols are worth a word; some codes ask for a warning there. */
+const POLYOL_WORD = 0.1;
+/** Share of the batch from which alcohol is worth a word. */
+const ALCOHOL_WORD = 0.001;
+/** What honey is called where only the formula knows it. */
+const HONEY_WORDS = /(^| )(honey|honig|miel|miele|bal|शहद)( |$)/;
+
+/** Which cautions hold, in the order of the table. */
+const chosen = (holds: Partial<Record<Caution, boolean>>): Caution[] =>
+  (Object.keys(CAUTION_WORDS) as Caution[]).filter((each) => holds[each]);
+
+/** The cautions a pan asks for. Every row is seen, whether the larder knows it or only the formula does. */
+export function panCautions({ batch: { mixture } }: Pick<Prediction, 'batch'>, pan: PanContents): Caution[] {
+  const { massG } = mixture;
+  const hasMilk = pan.contains.includes('milk');
+  return chosen({
+    spirit: mixture.ethanolG > ALCOHOL_WORD * massG,
+    unknown: pan.undecided.length > 0,
+    xylitol: mixture.polyols.xylitol > 0,
+    polyols: mixture.solidPolyolG + mixture.glycerolG > POLYOL_WORD * massG,
+    egg: pan.contains.includes('eggs'),
+    honey: pan.items.some(({ id, name }) => id === 'honey' || HONEY_WORDS.test(foldWords(name))),
+    hotDairy: hasMilk,
+    coolDairy: hasMilk,
+    hot: true,
+    traces: true,
+    code: true,
+  });
+}
+
+/** The cautions a brief asks for before anything is in the pan. */
+export function briefCautions({ jobs, wishes, making }: Brief): Caution[] {
+  const asks = (...uses: readonly string[]) => jobs.some(({ use }) => uses.includes(use));
+  return chosen({
+    hotDairy: making.heat !== 'none',
+    coolDairy: wishes.keepDays !== undefined,
+    fryer: asks('dip'),
+    hotDrink: asks('drink'),
+    keeping: wishes.keepDays !== undefined,
+    traces: wishes.without.some((each) => each === 'nuts' || each === 'dairy' || each === 'soya'),
+    warmHours: jobs.some(
+      ({ place, hours, use }) => place === 'kitchen' && hours > 4 && use !== 'roll' && use !== 'cut',
+    ),
+    code: true,
+  });
+}
+
+/** Cautions as they are said. */
+export const cautionLines = (cautions: readonly Caution[]): string[] => cautions.map((each) => CAUTION_WORDS[each]);
