@@ -1,8 +1,9 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Ingredient } from '@/formats/ingredient';
+import type { StoredFormula } from '@/formats/server-answers';
 import type { Larder } from '@/kitchen/known-item';
-import type { Database } from '@/server/db/database';
-import { listLibrary, type StoredFormula, type UnreadableFormula } from '@/server/repositories/formulas';
+import type { Database } from '@/server/db/query-builder';
+import { listLibrary, type UnreadableFormula } from '@/server/repositories/formulas';
 import { someIngredients } from '@/server/repositories/larder';
 import { type FormulaSummary, summarise } from '../kitchen/formula-summary';
 

@@ -3,9 +3,9 @@ import { findUse } from '@/core/balance/uses';
 import { atThePour } from '@/core/formula/moment-role';
 import { linearChance } from '@/core/predict/linear-chance';
 import { chocolateColour } from '@/core/shine/colour';
+import type { StoredFormula } from '@/formats/server-answers';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
-import type { StoredFormula } from '@/server/repositories/formulas';
 import { JOB_WORDS } from './words/job-words';
 
 /** A formula as a card of the list shows it. */

@@ -1,7 +1,7 @@
 import type { StoredIngredient } from '@/formats/ingredient';
 import type { Carried } from '@/kitchen/use-whole';
 import type { OwnFormula } from '../kitchen/brief/brief-candidates';
-import type { Database } from './db/database';
+import type { Database } from './db/query-builder';
 import { countFormulas, listFormulas } from './repositories/formulas';
 import { countIngredients, listIngredients, someIngredients } from './repositories/larder';
 

@@ -1,4 +1,5 @@
-import { type Database, openKitchen } from './db/database';
+import { openKitchen } from './db/database';
+import type { Database } from './db/query-builder';
 import { lanternMillFormulas } from './demo/lantern-mill';
 import { createFormulas, listFormulas } from './repositories/formulas';
 import { refreshTypical, stockEmptyLarder } from './repositories/larder';

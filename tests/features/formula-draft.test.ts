@@ -1,12 +1,11 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { piecesFrom } from '@/core/brief/plan';
+import type { Edit, FormulaDraft } from '@/features/balance/draft/edit';
 import {
   applyEdit,
   type DraftHistory,
   draftOf,
-  type Edit,
-  type FormulaDraft,
   fileOf,
   reduceDraft,
   totalGrams,

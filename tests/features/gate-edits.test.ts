@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { EDGES_APART } from '@/core/formula/gates';
-import { draftOf, type FormulaDraft } from '@/features/balance/draft/formula-draft';
+import type { FormulaDraft } from '@/features/balance/draft/edit';
+import { draftOf } from '@/features/balance/draft/formula-draft';
 import { moveEdge, shiftGate } from '@/features/balance/draft/gate-edits';
 import { readFormula } from '@/formats/formula-file';
 import { fileOf } from '../support/kitchen';

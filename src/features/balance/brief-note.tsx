@@ -3,7 +3,7 @@ import type { PanContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';
 import { weight } from '@/ui/format';
 import { RESTRICTION_WORDS } from '@/ui/restriction-words';
-import type { Edit, FormulaDraft } from './draft/formula-draft';
+import type { Edit, FormulaDraft } from './draft/edit';
 import { totalGrams, yieldGrams } from './draft/formula-draft';
 
 /** Part of the amount by which a pan may differ from its brief without a word. */

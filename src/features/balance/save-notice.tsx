@@ -4,7 +4,7 @@ import type { FormulaFile } from '@/formats/formula-file';
 import type { Larder } from '@/kitchen/known-item';
 import { Button } from '@/ui/button';
 import type { Autosave, SaveState } from '../../kitchen/saving/use-autosave';
-import type { FormulaDraft } from './draft/formula-draft';
+import type { FormulaDraft } from './draft/edit';
 import { LaterSideBySide } from './later-parts';
 
 /** Where saving stands, in one or two words. */

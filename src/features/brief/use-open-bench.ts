@@ -2,9 +2,10 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { BriefPlan } from '@/core/brief/plan';
 import type { FormulaFile } from '@/formats/formula-file';
+import { createFormula, saveOver } from '@/kitchen/client/formulas';
+import { addVersion } from '@/kitchen/client/versions';
 import type { Start } from '../../kitchen/brief/brief-answers';
 import { newFormula, targetsOf } from './brief-file';
-import { keepNew, keepOver, keepVersion } from './brief-requests';
 import type { OpenBrief } from './use-brief';
 
 /** The formula a brief belongs to, or is made from, as it was opened. */
@@ -33,12 +34,12 @@ export function useOpenBench({ of, open, plan }: { of: StoredOf | undefined; ope
   /** Keeps it and returns the id of the formula to open. */
   const keep = async (start: Start | 'asItIs' | undefined, own: FormulaFile | undefined): Promise<string> => {
     const scaled = start === 'asItIs' ? undefined : start;
-    if (!of || (start !== 'asItIs' && start?.id !== of.id)) return keepNew(newFormula(brief, plan, scaled, own));
-    if (replacesWhatStands(of.file, scaled)) await keepVersion(of.id, 'Before the brief', of.file);
+    if (!of || (start !== 'asItIs' && start?.id !== of.id)) return createFormula(newFormula(brief, plan, scaled, own));
+    if (replacesWhatStands(of.file, scaled)) await addVersion(of.id, 'Before the brief', '', of.file);
     const boils = scaled?.evaporationG ?? of.file.yield?.evaporationGrams ?? 0;
     const lines = scaled?.lines ?? of.file.lines;
     const size = scaled?.size ?? plan.size;
-    await keepOver(of.id, of.revision, { ...of.file, ...targetsOf(brief, { ...plan, size }, boils), lines });
+    await saveOver(of.id, of.revision, { ...of.file, ...targetsOf(brief, { ...plan, size }, boils), lines });
     return of.id;
   };
 

@@ -1,7 +1,7 @@
 import type { Comparison } from '@/formats/library-file';
+import type { Take } from '@/kitchen/client/library';
 import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/sheet';
-import type { Take } from './formula-requests';
 
 const many = (count: number) => (count === 1 ? '1 formula' : `${count} formulas`);
 

@@ -7,6 +7,8 @@ import { type ChangeEvent, useRef, useState, useTransition } from 'react';
 import { LARGEST_LIBRARY_BYTES, parseFormulaText } from '@/formats/formula-file';
 import { type Comparison, type LibraryFile, readLibrary } from '@/formats/library-file';
 import { findRecipe } from '@/formats/recipe-json-ld';
+import { archiveFormula, copyFormula, createFormula, deleteFormula, restoreFormula } from '@/kitchen/client/formulas';
+import { fetchSummaries, keepLibrary, type Take } from '@/kitchen/client/library';
 import { type Carried, useWhole } from '@/kitchen/use-whole';
 import { Button } from '@/ui/button';
 import { TopBar } from '@/ui/top-bar';
@@ -15,16 +17,6 @@ import type { FormulaSummary } from '../../kitchen/formula-summary';
 import { AllAsFile } from './all-as-file';
 import { AlreadyHere } from './already-here';
 import { FormulaCard } from './formula-card';
-import {
-  archiveFormula,
-  copyFormula,
-  createFormula,
-  deleteFormula,
-  fetchSummaries,
-  keepLibrary,
-  restoreFormula,
-  type Take,
-} from './formula-requests';
 import { NewFormulaDialog } from './new-formula-dialog';
 import { RecipeSheet } from './recipe-sheet';
 import { ARCHIVE, useFoundFormulas } from './use-found-formulas';

@@ -1,9 +1,4 @@
-import { z } from 'zod';
-
-const refusedSchema = z.object({
-  message: z.string(),
-  issues: z.array(z.object({ path: z.string(), message: z.string() })).default([]),
-});
+import { refusedSchema } from '@/formats/server-answers';
 
 /** A request the server refused, in a cook's words, with the fields it points at. */
 export class RefusedError extends Error {

@@ -1,17 +1,15 @@
-import { z } from 'zod';
 import type { Ingredient } from '@/formats/ingredient';
+import { keptIngredientSchema, type Named, usesSchema } from '@/formats/server-answers';
 import { askServer } from './ask-server';
 
-const usesSchema = z.object({ usedIn: z.array(z.object({ id: z.string(), name: z.string() })) });
-
 /** The formulas that use an ingredient, by name. */
-export async function fetchUses(id: string): Promise<readonly { id: string; name: string }[]> {
+export async function fetchUses(id: string): Promise<readonly Named[]> {
   return usesSchema.parse(await askServer(`/api/larder/${encodeURIComponent(id)}/uses`, 'GET')).usedIn;
 }
 
-/** Adds an ingredient of the kitchen's own. */
-export async function addIngredient(ingredient: Ingredient): Promise<void> {
-  await askServer('/api/larder', 'POST', { ingredient });
+/** Adds an ingredient of the kitchen's own and returns it as kept. */
+export async function addIngredient(ingredient: Ingredient): Promise<Ingredient> {
+  return keptIngredientSchema.parse(await askServer('/api/larder', 'POST', { ingredient })).ingredient;
 }
 
 /** Changes an ingredient over the revision it was opened at. */

@@ -1,20 +1,21 @@
-import { z } from 'zod';
 import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
+import {
+  refusedSchema,
+  type StoredFormula,
+  savedSchema,
+  staleSchema,
+  storedFormulaSchema,
+} from '@/formats/server-answers';
 
 /*
  * What the server answers to a save, and what was kept on the tablet, read with care. These are loaded after the bench: reading schemas
  * are a good part of the script of a first visit.
  */
 
-const savedSchema = z.object({ revision: z.number(), updatedAt: z.string() });
-const storedSchema = z.object({ revision: z.number(), updatedAt: z.string(), file: formulaFileSchema });
-const staleSchema = z.object({ current: storedSchema });
-const refusedSchema = z.object({ message: z.string() });
-
-export type TheirVersion = z.output<typeof storedSchema>;
+export type TheirVersion = StoredFormula;
 
 export const readSaved = (body: unknown) => savedSchema.parse(body);
-export const readStored = (body: unknown) => storedSchema.parse(body);
+export const readStored = (body: unknown) => storedFormulaSchema.parse(body);
 export const readStale = (body: unknown) => staleSchema.parse(body).current;
 export const readRefused = (body: unknown) => refusedSchema.parse(body).message;
 

@@ -11,7 +11,7 @@ import { type LeftWork, useLeftWork } from './use-left-work';
 
 /** Loaded once the bench is there, and before it is needed. */
 const answers = () => import('./saved-answers');
-const versions = () => import('../client/formulas');
+const versions = () => import('../client/versions');
 
 /** Where the open formula stands with what is kept. */
 export type SaveState =

@@ -1,6 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { BACKUP_TABLES, type Backup, type BackupRow, type BackupTable, type TableChange } from '@/formats/backup-file';
-import type { Database } from '../db/database';
+import type { Database } from '../db/query-builder';
 
 /** What tells the rows of a table apart. */
 const KEYS: Readonly<Record<BackupTable, readonly string[]>> = {

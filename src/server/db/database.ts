@@ -1,7 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
 import path from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
-import type { PgDatabase, PgQueryResultHKT } from 'drizzle-orm/pg-core';
 import { drizzle } from 'drizzle-orm/pglite';
 import { migrate } from 'drizzle-orm/pglite/migrator';
 import { migrationsFolder } from './data-folder';
@@ -10,12 +9,10 @@ import { expectSizes, noteSizes } from './file-sizes';
 import { databaseFolder, expectKitchen, markKitchen } from './kitchen-mark';
 import { ownDataFolder } from './owner';
 import { isOnServer, kitchenPlace } from './place';
+import type { Database } from './query-builder';
 import * as schema from './schema';
 import { openOnServer } from './server-database';
 import { ThreadedClient } from './threaded-client';
-
-/** The query builder over the embedded database, a PostgreSQL server, or a transaction of either. */
-export type Database = PgDatabase<PgQueryResultHKT, typeof schema>;
 
 /** An open database and how to leave it. */
 export interface OpenDatabase {

@@ -2,8 +2,8 @@ import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
 import { migrationsFolder } from './data-folder';
-import type { Database } from './database';
 import { DataTroubleError } from './disk';
+import type { Database } from './query-builder';
 import * as schema from './schema';
 import { serverTrouble } from './server-trouble';
 

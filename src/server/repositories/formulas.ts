@@ -2,25 +2,12 @@ import { randomUUID } from 'node:crypto';
 import { and, asc, desc, eq, inArray, isNotNull, isNull, lt, type SQL, sql } from 'drizzle-orm';
 import { MODEL_REVISION } from '@/core/model-constants';
 import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
+import type { StoredFormula } from '@/formats/server-answers';
 import { applyVariation, variationOf } from '@/formats/variation';
-import type { Database } from '../db/database';
+import type { Database } from '../db/query-builder';
 import { formulaLines, formulas } from '../db/schema';
 import { readOnce, rowStamp } from './read-before';
 import { readStored, UnreadableError } from './stored-value';
-
-/** A formula as kept: the contents of a formula file, with the number of times it was saved. */
-export interface StoredFormula {
-  readonly id: string;
-  readonly revision: number;
-  /** ISO 8601 */
-  readonly updatedAt: string;
-  /** the formula it is a variant of */
-  readonly baseId: string | null;
-  readonly archived: boolean;
-  /** revision of the model whose figures a cook has seen of it */
-  readonly modelRevision: number;
-  readonly file: FormulaFile;
-}
 
 /** Comes before all that was changed earlier in the list. */
 const NEXT_TOUCH = sql`nextval('formulas_touched')`;

@@ -1,7 +1,8 @@
 import { and, asc, eq, inArray, isNull, ne, sql } from 'drizzle-orm';
 import { type Ingredient, ingredientSchema, type StoredIngredient } from '@/formats/ingredient';
 import { idFromName } from '@/formats/ingredient-id';
-import type { Database } from '../db/database';
+import type { Named } from '@/formats/server-answers';
+import type { Database } from '../db/query-builder';
 import { formulaLines, formulas, ingredients } from '../db/schema';
 import { readOnce, rowStamp } from './read-before';
 import { readStored } from './stored-value';
@@ -14,12 +15,6 @@ export type LarderOutcome =
   | { readonly outcome: 'nameTaken' }
   | { readonly outcome: 'stale'; readonly current: StoredIngredient }
   | { readonly outcome: 'gone' };
-
-/** A formula that uses an ingredient. */
-export interface UsedIn {
-  readonly id: string;
-  readonly name: string;
-}
 
 const BATCH = 500;
 
@@ -167,7 +162,7 @@ export async function saveIngredient(
 }
 
 /** The formulas that use an ingredient, deleted ones left out, by name. */
-export async function usesOf(db: Database, id: string): Promise<UsedIn[]> {
+export async function usesOf(db: Database, id: string): Promise<Named[]> {
   return db
     .selectDistinct({ id: formulas.id, name: formulas.name })
     .from(formulaLines)
@@ -180,7 +175,7 @@ export async function usesOf(db: Database, id: string): Promise<UsedIn[]> {
 export async function removeIngredient(
   db: Database,
   id: string,
-): Promise<'removed' | 'gone' | 'typical' | readonly UsedIn[]> {
+): Promise<'removed' | 'gone' | 'typical' | readonly Named[]> {
   return db.transaction(async (tx) => {
     await lockLarder(tx);
     const current = await findIngredient(tx, id);

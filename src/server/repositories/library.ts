@@ -2,9 +2,10 @@ import { eq, inArray } from 'drizzle-orm';
 import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import type { Comparison, KeptAs, LibraryFile, TAKES } from '@/formats/library-file';
-import type { Database } from '../db/database';
+import type { StoredFormula } from '@/formats/server-answers';
+import type { Database } from '../db/query-builder';
 import { formulas, ingredients } from '../db/schema';
-import { createFormula, createFormulas, listFormulas, type StoredFormula, saveFormula } from './formulas';
+import { createFormula, createFormulas, listFormulas, saveFormula } from './formulas';
 import { addKnownIngredients } from './larder';
 import { addVersion } from './versions';
 

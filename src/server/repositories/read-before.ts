@@ -1,6 +1,6 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import { type SQL, sql } from 'drizzle-orm';
-import type { Database } from '../db/database';
+import type { Database } from '../db/query-builder';
 
 /** Rows that are read at a time: others who ask have their turn in between. */
 const BATCH = 200;

@@ -6,7 +6,7 @@ import {
   settingsSchema,
   USUAL_SETTINGS,
 } from '@/formats/settings';
-import type { Database } from '../db/database';
+import type { Database } from '../db/query-builder';
 import { settings } from '../db/schema';
 
 /** How the kitchen writes what it measures. A setting this version cannot read is as usual. */

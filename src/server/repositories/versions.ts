@@ -1,19 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { and, asc, desc, eq } from 'drizzle-orm';
 import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
-import type { Database } from '../db/database';
+import type { StoredVersion } from '@/formats/server-answers';
+import type { Database } from '../db/query-builder';
 import { formulaVersions } from '../db/schema';
 import { readStored } from './stored-value';
-
-/** A named state of a formula. */
-export interface StoredVersion {
-  readonly id: string;
-  readonly name: string;
-  readonly note: string;
-  /** ISO 8601 */
-  readonly createdAt: string;
-  readonly file: FormulaFile;
-}
 
 type Row = typeof formulaVersions.$inferSelect;
 

@@ -1,5 +1,5 @@
 import { EDGES_APART } from '@/core/formula/gates';
-import type { Edit, FormulaDraft } from './formula-draft';
+import type { Edit, FormulaDraft } from './edit';
 
 const tidyEdge = (value: number) => Number(value.toPrecision(4));
 

@@ -1,6 +1,6 @@
 import type { Larder } from '@/kitchen/known-item';
 import { type KeyedPan, type KnownPan, knownPan, type Predicted, predictPan } from '@/kitchen/known-pan';
-import type { FormulaDraft } from './formula-draft';
+import type { FormulaDraft } from './edit';
 
 /** ln of the resistance by which the flow must have moved at a moment to be worth keeping. */
 const MOVED_LN = 0.05;

@@ -5,7 +5,8 @@ import { useMemo, useReducer, useRef } from 'react';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
-import { draftOf, type Edit, reduceDraft } from './formula-draft';
+import type { Edit } from './edit';
+import { draftOf, reduceDraft } from './formula-draft';
 
 /**
  * The open formula: its draft with undo, and its prediction, derived anew at every edit.

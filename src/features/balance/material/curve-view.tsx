@@ -11,7 +11,7 @@ import { chocolateColour } from '@/core/shine/colour';
 import type { Predicted } from '@/kitchen/known-pan';
 import { momentTitle } from '@/ui/cook-words';
 import { type ChartGate, type ChartPoint, ResistanceChart } from '@/ui/resistance-chart';
-import type { Edit } from '../draft/formula-draft';
+import type { Edit } from '../draft/edit';
 import { FLOW_QUANTITIES } from '../draft/gate-edits';
 import { firstBand } from './first-band';
 

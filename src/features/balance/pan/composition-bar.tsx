@@ -4,7 +4,7 @@ import { cocoaPercent, sugarPercent } from '@/core/predict/quantities';
 import { itemOf, type KnownItem, type Larder } from '@/kitchen/known-item';
 import { CompositionStrip } from '@/ui/composition-strip';
 import { percent, significant } from '@/ui/format';
-import type { FormulaDraft } from '../draft/formula-draft';
+import type { FormulaDraft } from '../draft/edit';
 import { isChocolate, isLiquid } from './kinds';
 
 /** What the batch is made of, as a bar and the ratios cooks ask for. */

@@ -7,7 +7,7 @@ import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import { GramEffects } from './gram-effects';
 import { stepNumber, stepped, stepText } from './gram-steps';
-import type { PanRowProps } from './pan-row';
+import type { PanRowProps } from './pan-row-props';
 import { STAGE_WORDS } from './stage-words';
 
 const STEPS = [-10, -1, 1, 10];

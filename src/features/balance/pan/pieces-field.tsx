@@ -1,9 +1,10 @@
 import { briefSize, piecesFrom } from '@/core/brief/plan';
 import type { Prediction } from '@/core/predict/predict-formula';
 import { BRIEF_REACH } from '@/formats/brief';
+import { usualThings } from '@/kitchen/words/job-words';
 import { NumberField } from '@/ui/number-field';
-import { usualThings } from '../../../kitchen/words/job-words';
-import { type Edit, type FormulaDraft, totalGrams } from '../draft/formula-draft';
+import type { Edit, FormulaDraft } from '../draft/edit';
+import { totalGrams } from '../draft/formula-draft';
 
 const COUNT = { least: BRIEF_REACH.count[0], most: BRIEF_REACH.count[1], unit: '', units: {}, example: '24' };
 

@@ -1,6 +1,6 @@
 import { weight } from '@/ui/format';
 import { useSettled } from '@/ui/use-settled';
-import type { PanLine } from '../draft/formula-draft';
+import type { PanLine } from '../draft/edit';
 
 /** Says aloud which row the keys act on, what is in it, and whether it is locked. */
 export function RowStatus({ line, name, place, count }: { line: PanLine; name: string; place: number; count: number }) {

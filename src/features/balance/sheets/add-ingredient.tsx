@@ -8,12 +8,12 @@ import { contentsOf } from '@/core/matter/contents';
 import { isFreeOf, type Restriction } from '@/core/swap/restrictions';
 import type { Ingredient } from '@/formats/ingredient';
 import { plainMeaning } from '@/formats/ingredient-words';
+import { addIngredient } from '@/kitchen/client/larder';
+import { allergenLine } from '@/kitchen/words/allergen-sentences';
 import { Button } from '@/ui/button';
 import { IngredientForm } from '@/ui/ingredient/ingredient-form';
 import { BLANK } from '@/ui/ingredient/ingredient-values';
 import { Sheet } from '@/ui/sheet';
-import { addIngredient } from '../../../kitchen/client/formulas';
-import { allergenLine } from '../../../kitchen/words/allergen-sentences';
 
 /** After the dialog has placed the focus, ms. */
 const AFTER_DIALOG_MS = 30;

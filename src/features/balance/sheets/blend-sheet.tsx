@@ -11,7 +11,7 @@ import { gramsPlain, significant, weight } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import { Sheet } from '@/ui/sheet';
-import type { PanLine } from '../draft/formula-draft';
+import type { PanLine } from '../draft/edit';
 import { BeforeAfterCurve } from '../material/before-after-curve';
 
 const AIMS: Record<BlendAim, { name: string; short: string }> = {

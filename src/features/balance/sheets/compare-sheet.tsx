@@ -2,9 +2,10 @@
 
 import { useState } from 'react';
 import type { FormulaFile } from '@/formats/formula-file';
+import { fetchFormula, listNames } from '@/kitchen/client/formulas';
+import { listVersions } from '@/kitchen/client/versions';
 import { useFetched } from '@/kitchen/use-fetched';
 import { Sheet } from '@/ui/sheet';
-import { fetchFormula, listNames, listVersions } from '../../../kitchen/client/formulas';
 
 const MOST = 2;
 

@@ -4,12 +4,12 @@ import { useState } from 'react';
 import { nutrition } from '@/core/matter/nutrition';
 import type { Prediction } from '@/core/predict/predict-formula';
 import type { PanContents } from '@/kitchen/pan-contents';
+import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { gramsPlain, money, priceByWeight, significant } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { NutritionTable } from '@/ui/nutrition-table';
 import { GRAMS } from '@/ui/parse-amount';
 import { Sheet } from '@/ui/sheet';
-import { allergenWords } from '../../../kitchen/words/allergen-sentences';
 
 const USUAL_PORTION_G = 30;
 

@@ -2,7 +2,7 @@ import type { FormulaFile } from '@/formats/formula-file';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
 import { weight } from '@/ui/format';
-import type { FormulaDraft } from '../draft/formula-draft';
+import type { FormulaDraft } from '../draft/edit';
 import { measures } from '../verdict/measures';
 
 /** Rows and measures of another state of the formula and of the pan now. */

@@ -2,11 +2,11 @@ import { atThePour } from '@/core/formula/moment-role';
 import { nutrition } from '@/core/matter/nutrition';
 import type { Prediction } from '@/core/predict/predict-formula';
 import type { PanContents } from '@/kitchen/pan-contents';
+import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { momentTitle } from '@/ui/cook-words';
 import { celsius, type Quantity, stress } from '@/ui/format';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { fixed } from '@/ui/settings/numerals';
-import { allergenWords } from '../../../kitchen/words/allergen-sentences';
 
 /** One thing a swap changed, before and after, ready to read. */
 export interface Change {

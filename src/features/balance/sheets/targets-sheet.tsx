@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { findUse, USES } from '@/core/balance/uses';
 import { useAskFirst } from '@/ui/ask-first';
 import { Button } from '@/ui/button';
-import type { FormulaDraft } from '../draft/formula-draft';
+import type { FormulaDraft } from '../draft/edit';
 import type { Targets } from './targets';
 import { GatesFields, gateFault } from './targets-gates';
 import { MomentsFields, momentsFault } from './targets-moments';

@@ -1,4 +1,4 @@
-import type { Edit } from '../draft/formula-draft';
+import type { Edit } from '../draft/edit';
 
 /** What a formula must do, as its sheet takes it over in one step. */
 export type Targets = Extract<Edit, { type: 'targets' }>;

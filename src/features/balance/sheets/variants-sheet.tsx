@@ -5,10 +5,12 @@ import { useState } from 'react';
 import { atThePour, onceSet } from '@/core/formula/moment-role';
 import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';
+import { createFormula, fetchFormula, listVariants } from '@/kitchen/client/formulas';
 import type { Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
 import { useFetched } from '@/kitchen/use-fetched';
+import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { Button } from '@/ui/button';
 import { flowWords } from '@/ui/flow-words';
 import { priceByWeight, significant } from '@/ui/format';
@@ -16,9 +18,8 @@ import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { fixed } from '@/ui/settings/numerals';
 import { BY_WEIGHT, unitName } from '@/ui/settings/shown-units';
 import { Sheet } from '@/ui/sheet';
-import { createVariant, fetchFormula, listVariants } from '../../../kitchen/client/formulas';
-import { allergenWords } from '../../../kitchen/words/allergen-sentences';
-import { type FormulaDraft, fileOf } from '../draft/formula-draft';
+import type { FormulaDraft } from '../draft/edit';
+import { fileOf } from '../draft/formula-draft';
 
 /** One base, many children: each stores only what it does differently, follows the base, and shows which gates it keeps. */
 export function VariantsSheet({
@@ -52,7 +53,7 @@ export function VariantsSheet({
     }
     setBusy(true);
     try {
-      const child = await createVariant(base, readFormula({ ...fileOf(draft), name: name.trim() }));
+      const child = await createFormula(readFormula({ ...fileOf(draft), name: name.trim() }), base);
       window.location.assign(`/formulas/${child}/balance`);
     } catch (error) {
       setSaid((error as Error).message);

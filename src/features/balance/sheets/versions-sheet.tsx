@@ -3,12 +3,13 @@
 import { format } from 'date-fns';
 import { useState } from 'react';
 import type { FormulaFile } from '@/formats/formula-file';
+import { addVersion, listVersions, removeVersion } from '@/kitchen/client/versions';
 import type { Larder } from '@/kitchen/known-item';
 import { useFetched } from '@/kitchen/use-fetched';
 import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/sheet';
-import { addVersion, listVersions, removeVersion } from '../../../kitchen/client/formulas';
-import { type FormulaDraft, fileOf } from '../draft/formula-draft';
+import type { FormulaDraft } from '../draft/edit';
+import { fileOf } from '../draft/formula-draft';
 import { SideBySide } from './side-by-side';
 
 /** Named states of the formula: kept, compared side by side with the pan, drawn on the chart, brought back, let go. */

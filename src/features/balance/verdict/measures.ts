@@ -8,7 +8,8 @@ import { flowWords } from '@/ui/flow-words';
 import { grams, type Quantity, significant, weight } from '@/ui/format';
 import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';
 import { unitName } from '@/ui/settings/shown-units';
-import { type FormulaDraft, yieldGrams } from '../draft/formula-draft';
+import type { FormulaDraft } from '../draft/edit';
+import { yieldGrams } from '../draft/formula-draft';
 
 /** One measure of the verdict: value, unit, target and doubt, ready to show. */
 export interface Measure {

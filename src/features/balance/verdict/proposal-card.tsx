@@ -7,7 +7,7 @@ import { grams, percent, weight } from '@/ui/format';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { fixed } from '@/ui/settings/numerals';
 import { STANDING_WORDS } from '@/ui/standing-words';
-import type { FormulaDraft } from '../draft/formula-draft';
+import type { FormulaDraft } from '../draft/edit';
 import { GateMoves } from './gate-moves';
 import type { BalanceOutcome } from './use-balance';
 

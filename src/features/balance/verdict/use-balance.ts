@@ -8,7 +8,7 @@ import type { Substitute } from '@/core/swap/swap';
 import type { KnownPan } from '@/kitchen/known-pan';
 import type { BalanceAnswer, BalanceDoor, BalanceRequest, KeepAnswer, SwapAnswer } from '@/workers/balance.worker';
 import { threadOf } from '@/workers/thread';
-import type { FormulaDraft } from '../draft/formula-draft';
+import type { FormulaDraft } from '../draft/edit';
 
 /** A balance that was asked for: what it started from and what came of it. */
 export interface BalanceOutcome extends Omit<BalanceAnswer, 'grams'> {

@@ -5,11 +5,11 @@ import { memo } from 'react';
 import type { Doubt } from '@/core/predict/monte-carlo';
 import type { Prediction } from '@/core/predict/predict-formula';
 import type { PanContents } from '@/kitchen/pan-contents';
+import { cautionLines, panCautions } from '@/kitchen/words/cautions';
 import { Button } from '@/ui/button';
 import { Gauge } from '@/ui/gauge';
 import { fixed } from '@/ui/settings/numerals';
-import { cautionLines, panCautions } from '../../../kitchen/words/cautions';
-import type { FormulaDraft } from '../draft/formula-draft';
+import type { FormulaDraft } from '../draft/edit';
 import { type Measure, measures } from './measures';
 import { riskNotes } from './verdict';
 

@@ -7,7 +7,7 @@ import type { Prediction } from '@/core/predict/predict-formula';
 import { Button, Key } from '@/ui/button';
 import { STANDING_WORDS } from '@/ui/standing-words';
 import { useSettled } from '@/ui/use-settled';
-import type { FormulaDraft } from '../draft/formula-draft';
+import type { FormulaDraft } from '../draft/edit';
 import { ProposalCard } from './proposal-card';
 import type { Balancing } from './use-balancing';
 import { verdict, verdictText } from './verdict';

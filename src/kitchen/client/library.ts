@@ -1,0 +1,23 @@
+import { z } from 'zod';
+import type { LibraryFile, TAKES } from '@/formats/library-file';
+import { type Added, addedSchema } from '@/formats/server-answers';
+import type { FormulaSummary } from '../formula-summary';
+import { askServer } from './ask-server';
+
+const summariesSchema = z.object({ formulas: z.array(z.custom<FormulaSummary>((each) => each instanceof Object)) });
+
+export type Take = (typeof TAKES)[number];
+
+/** All formulas as their cards show them. */
+export async function fetchSummaries(): Promise<readonly FormulaSummary[]> {
+  return summariesSchema.parse(await askServer('/api/library/summaries', 'GET')).formulas;
+}
+
+/**
+ * Keeps all formulas of a file, or none of them.
+ *
+ * @returns their ids; or what of them is here already, where nobody said yet what to do with those
+ */
+export async function keepLibrary(library: LibraryFile, take?: Take): Promise<Added> {
+  return addedSchema.parse(await askServer('/api/library', 'POST', { ...library, take }));
+}
