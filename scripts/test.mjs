@@ -1,4 +1,7 @@
-/** `npm test`: types, lint, unit tests and browser tests on the built app, counted together in one closing line. */
+/**
+ * `npm test`: types, lint, layers, dead code, unit tests, crash trials and browser tests on the built app, counted together in one closing line.
+ * `npm run test:unit` leaves out crash trials and browser.
+ */
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -70,12 +73,17 @@ function browserTests() {
   );
 }
 
+const only = process.argv.includes('--unit');
 runNode([program.next, 'typegen'], { stdio: ['ignore', 'ignore', 2] });
 check('types', [program.tsc, '--noEmit']);
 check('lint', [program.biome, 'check', '.']);
+check('layers', [program.depcruise, 'src', '--config', '.dependency-cruiser.cjs']);
+check('dead code', [program.knip, '--no-config-hints']);
 unitTests();
-crashTrials();
-browserTests();
+if (!only) {
+  crashTrials();
+  browserTests();
+}
 rmSync(reports, { recursive: true });
 process.stdout.write(`${total.passed} passed, ${total.failed} failed\n`);
 process.exitCode = total.failed === 0 ? 0 : 1;

@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { stop } from './project.mjs';
 
-export const DEFAULT_PORT = 4280;
+const DEFAULT_PORT = 4280;
 
 /**
  * Reads `--port`, `--host`, `--allow-host`, `--cert`, `--key` and the given switches from the command line.

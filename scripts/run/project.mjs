@@ -15,6 +15,8 @@ export const inProject = (...parts) => path.join(PROJECT, ...parts);
 /** Path of a package's program, run with `process.execPath` so that no wrapper process stays behind. */
 export const program = {
   biome: inProject('node_modules', '@biomejs', 'biome', 'bin', 'biome'),
+  depcruise: inProject('node_modules', 'dependency-cruiser', 'bin', 'dependency-cruise.mjs'),
+  knip: inProject('node_modules', 'knip', 'bin', 'knip.js'),
   next: inProject('node_modules', 'next', 'dist', 'bin', 'next'),
   playwright: inProject('node_modules', '@playwright', 'test', 'cli.js'),
   tsc: inProject('node_modules', 'typescript-7', 'bin', 'tsc'),

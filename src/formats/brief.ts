@@ -39,7 +39,7 @@ const setByHandSchema = z.object({
 
 const portionKeys = Object.keys(PORTION_KINDS) as [PortionKey, ...PortionKey[]];
 
-export const jobSchema = z
+const jobSchema = z
   .object({
     use: z.enum(JOB_USES, { error: `must be one of ${JOB_USES.join(', ')}` }),
     what: z.string().trim().max(80, 'must be at most 80 characters').default(''),

@@ -26,7 +26,7 @@ const grams = z
 const share = (usual: number) =>
   z.number({ error: 'must be a number from 0 to 1' }).min(0, 'must be 0 to 1').max(1, 'must be 0 to 1').default(usual);
 
-export const lineSchema = z
+const lineSchema = z
   .object({
     ingredient: ingredientId,
     grams,
@@ -46,7 +46,7 @@ export const lineSchema = z
     path: ['minGrams'],
   });
 
-export const processSchema = z.object({
+const processSchema = z.object({
   cook: share(DEFAULT_PROCESS.cook),
   mix: share(DEFAULT_PROCESS.mix),
   temper: share(DEFAULT_PROCESS.temper),
@@ -62,7 +62,7 @@ export const processSchema = z.object({
 });
 
 /** Grams wanted on the table at the end, what stays in pan and bowl, and the water that boils off. */
-export const yieldSchema = z.object({
+const yieldSchema = z.object({
   targetGrams: grams.optional(),
   bowlLossGrams: grams.default(0),
   evaporationGrams: grams.optional(),

@@ -35,7 +35,6 @@ export type StoredVersion = z.output<typeof storedVersionSchema>;
 
 /** A save that was kept. */
 export const savedSchema = z.object({ revision: z.number(), updatedAt: z.string() });
-export type Saved = z.output<typeof savedSchema>;
 
 /** A save that came too late: what is kept now. */
 export const staleSchema = z.object({ current: storedFormulaSchema });

@@ -281,6 +281,3 @@ export const NUMBER_WORDS: ReadonlyMap<string, number> = new Map([
   ...['two', 'zwei', 'deux', 'dos', 'due', 'iki', 'दो'].map((word) => [word, 2] as const),
   ...['three', 'drei', 'trois', 'tres', 'tre', 'uc', 'तीन'].map((word) => [word, 3] as const),
 ]);
-
-/** Words that stand between two ends of a range. */
-export const RANGE_WORDS: readonly string[] = ['-', '–', '—', 'to', 'or', 'bis', 'oder', 'a', 'ou', 'o', 'ila'];

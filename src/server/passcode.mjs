@@ -8,7 +8,7 @@ const FILE = 'passcode.json';
 export const SESSION_COOKIE = 'dark-pour-session';
 /** How long a tablet stays let in. */
 export const SESSION_S = 30 * 86_400;
-export const LEAST_LENGTH = 6;
+const LEAST_LENGTH = 6;
 const MOST_LENGTH = 200;
 
 /** @param {string} passcode @param {string} salt */

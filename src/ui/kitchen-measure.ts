@@ -67,7 +67,7 @@ export function besideGrams(
 }
 
 /** What an amount of an ingredient weighs, g; nothing where it is not measured so. A size written beside a cup goes before the kitchen's own. */
-export function gramsOfReading(
+function gramsOfReading(
   ingredient: Measurable,
   { amount, unit, millilitres }: AmountReading & Pick<ReadAmount, 'millilitres'>,
   words: string | undefined,
@@ -84,7 +84,7 @@ export function gramsOfReading(
 }
 
 /** The piece of an ingredient a word names, in one or many. */
-export function pieceNamed({ pieces }: Measurable, word: string): string | undefined {
+function pieceNamed({ pieces }: Measurable, word: string): string | undefined {
   const said = foldWords(word);
   return Object.keys(pieces).find(
     (piece) => said === piece || said === `${piece}s` || (piece === 'leaf' && said === 'leaves'),

@@ -25,7 +25,7 @@ const US_CUPS = 'usCups';
 const keptMeasures = () => localStorage.getItem('dark-pour:measures');
 
 /** The measures this tablet shows beside grams, and how to choose others. */
-export const useMeasureSystem = tabletSetting<MeasureSystem>(
+const useMeasureSystem = tabletSetting<MeasureSystem>(
   'measures',
   (text) => (text === US_CUPS ? 'cups' : MEASURE_SYSTEMS.find((each) => each === text)),
   'grams',

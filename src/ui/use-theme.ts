@@ -5,7 +5,7 @@ import { useSyncExternalStore } from 'react';
 export type Theme = 'day' | 'night';
 
 /** Read by the server, so that the first picture already has the right light. */
-export const THEME_COOKIE = 'dark-pour-theme';
+const THEME_COOKIE = 'dark-pour-theme';
 
 const YEAR_S = 31_536_000;
 const listeners = new Set<() => void>();

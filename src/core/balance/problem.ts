@@ -57,7 +57,7 @@ export function reachOf(
 }
 
 /** Lines a balance may move: not locked, and not tied to a locked one. */
-export function freeLines(formula: Formula): number[] {
+function freeLines(formula: Formula): number[] {
   const held = new Set(formula.lines.flatMap(({ locked, tie }) => (locked && tie ? [tie] : [])));
   return formula.lines.flatMap(({ locked, tie }, index) => (locked || (tie && held.has(tie)) ? [] : [index]));
 }

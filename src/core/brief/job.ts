@@ -42,7 +42,7 @@ export const SLOPES = ['upright', 'sloping', 'shallow'] as const;
 export type Slope = (typeof SLOPES)[number];
 
 /** Degrees from the flat, by slope. */
-export const SLOPE_DEGREES: Readonly<Record<Slope, number>> = { upright: 90, sloping: 60, shallow: 30 };
+const SLOPE_DEGREES: Readonly<Record<Slope, number>> = { upright: 90, sloping: 60, shallow: 30 };
 
 /** Part of its weight that pulls a coat down a side: the sine of the slope, 0 to 1. */
 export function pullDown(slope: Slope): number {

@@ -28,7 +28,7 @@ export interface MissingPart {
 const vectors = new WeakMap<Composition, ComponentVector>();
 
 /** 1 g of an item, worked out once for each composition object. */
-export function vectorOf(components: Composition): ComponentVector {
+function vectorOf(components: Composition): ComponentVector {
   let vector = vectors.get(components);
   if (!vector) {
     vector = compositionVector(components);

@@ -1,20 +1,8 @@
 /** Nuts that are declared by name, as the parts of the allergen `nuts (…)`. */
-export const NUT_NAMES = [
-  'almond',
-  'hazelnut',
-  'walnut',
-  'cashew',
-  'pecan',
-  'brazil nut',
-  'pistachio',
-  'macadamia',
-] as const;
+const NUT_NAMES = ['almond', 'hazelnut', 'walnut', 'cashew', 'pecan', 'brazil nut', 'pistachio', 'macadamia'] as const;
 
 /** Cereals with gluten that are declared by name, as the parts of `gluten (…)`. */
-export const CEREAL_NAMES = ['wheat', 'rye', 'barley', 'oats', 'spelt'] as const;
-
-export type NutName = (typeof NUT_NAMES)[number];
-export type CerealName = (typeof CEREAL_NAMES)[number];
+const CEREAL_NAMES = ['wheat', 'rye', 'barley', 'oats', 'spelt'] as const;
 
 /**
  * The allergens that are declared: the fourteen of Regulation (EU) 1169/2011, annex II, nuts and cereals by name where the name is known.

@@ -37,7 +37,7 @@ export interface Polyol {
 }
 
 /** Temperatures of the solubilities, °C. */
-export const SOLUBILITY_AT_C = [5, 20, 40, 60] as const;
+const SOLUBILITY_AT_C = [5, 20, 40, 60] as const;
 
 export const POLYOLS: Record<PolyolName, Polyol> = {
   sorbitol: { molarMass: 182.2, norrish: 1.65, solubility: [1.9, 2.4, 3.6, 5.5], sweetness: 0.6 },

@@ -12,7 +12,7 @@ export interface ResistanceCurve {
 
 export const CURVE_FROM_C = 65;
 export const CURVE_TO_C = 2;
-export const CURVE_POINTS = 64;
+const CURVE_POINTS = 64;
 
 /**
  * The temperatures of a curve, warm to cold, each rested as long.

@@ -16,7 +16,7 @@ export interface MomentChange {
 }
 
 /** Quantities read as a change of their logarithm: a factor. */
-export const AS_FACTOR: ReadonlySet<GateQuantity> = new Set<GateQuantity>([
+const AS_FACTOR: ReadonlySet<GateQuantity> = new Set<GateQuantity>([
   'apparentViscosityPaS',
   'yieldStressPa',
   'resistancePa',

@@ -102,7 +102,7 @@ function dissolvePolyols(mixture: Mixture, solventWaterG: number, temperatureC: 
  * @param solventWaterG g, above 0
  * @param temperatureC 0-95 °C, felt only by polyols
  */
-export function softSugars(mixture: Mixture, solventWaterG: number, temperatureC: number): SoftSugars {
+function softSugars(mixture: Mixture, solventWaterG: number, temperatureC: number): SoftSugars {
   const { sugarsG, softSugarsG, glycerolG, solidPolyolG, massG } = mixture;
   const polyols = solidPolyolG > 0 ? dissolvePolyols(mixture, solventWaterG, temperatureC) : undefined;
   const polyolCrystalsG = polyols ? Math.max(solidPolyolG - polyols.dissolvedG, 0) : 0;

@@ -11,8 +11,6 @@ export const COOLING_PLACES = {
   iceBathStirred: 600,
 } as const;
 
-export type CoolingPlace = keyof typeof COOLING_PLACES;
-
 /** A body that cools without being stirred: the length heat has to travel, and how it spreads. */
 export interface Body {
   readonly shape: 'slab' | 'cylinder' | 'sphere';
@@ -132,7 +130,7 @@ export function bowlBody(massG: number, densityKgM3: number): Body {
 }
 
 /** Surface of a bowl heat leaves through, m² (J: 6.1 V^2/3). */
-export function bowlArea(massG: number, densityKgM3: number): number {
+function bowlArea(massG: number, densityKgM3: number): number {
   return 6.1 * (massG / 1000 / densityKgM3) ** (2 / 3);
 }
 

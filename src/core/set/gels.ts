@@ -11,7 +11,7 @@ import { halfPower, sigmoid, softPlus } from '../smooth';
  * @param setC °C
  * @returns h
  */
-export function hoursBelow(history: ThermalHistory, setC: number): number {
+function hoursBelow(history: ThermalHistory, setC: number): number {
   let hours = 0;
   for (const [span, temperatureC] of history) hours += span * sigmoid((setC - temperatureC) / 1.5);
   return hours;

@@ -25,7 +25,7 @@ interface Shelf extends DBSchema {
 }
 
 /** This page, while it is open. */
-export const THIS_PAGE = `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}`;
+const THIS_PAGE = `${Date.now().toString(36)}-${Math.random().toString(36).slice(2)}`;
 
 let opening: Promise<IDBPDatabase<Shelf>> | undefined;
 

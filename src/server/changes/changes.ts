@@ -17,7 +17,7 @@ export interface Changes {
 }
 
 /** Changes of a kitchen that one process alone has open. */
-export function changesHere(): Changes {
+function changesHere(): Changes {
   const listeners = new EventEmitter();
   listeners.setMaxListeners(0);
   return {

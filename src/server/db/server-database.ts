@@ -15,7 +15,7 @@ const STATEMENT_MS = 30_000;
 const SCHEMA_LOCK = 0x6461726b;
 
 /** Connections to the PostgreSQL server of a kitchen. */
-export function connectTo(url: string): pg.Pool {
+function connectTo(url: string): pg.Pool {
   const pool = new pg.Pool({
     connectionString: url,
     max: CONNECTIONS,

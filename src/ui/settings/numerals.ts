@@ -48,8 +48,5 @@ export function decimalSign(): string {
   return numeral(0.5, 1).charAt(1);
 }
 
-/** Whether decimals are parted by a comma here. */
-export const isCommaDecimal = () => decimalSign() === ',';
-
 /** A plain number as a program writes it, for typing in this kitchen's way: without groups. */
 export const forTyping = (plain: string) => plain.replace('.', decimalSign());

@@ -38,7 +38,7 @@ export const BY_WEIGHT = '/kg';
 export const MONEY = 'money';
 
 /** The sign of the kitchen's money. */
-export function currencySign(): string {
+function currencySign(): string {
   const { numbers, currency } = shownAs();
   const parts = new Intl.NumberFormat(numbers, {
     style: 'currency',

@@ -5,9 +5,9 @@ import type { FieldMap } from '@/core/balance/field-map';
 export const WIDTH = 560;
 export const HEIGHT = 400;
 export const LEFT = 62;
-export const BOTTOM = 46;
+const BOTTOM = 46;
 export const TOP = 14;
-export const RIGHT = 14;
+const RIGHT = 14;
 export const PLOT = { width: WIDTH - LEFT - RIGHT, height: HEIGHT - TOP - BOTTOM };
 
 /** Where a cell of the grid is drawn. */
