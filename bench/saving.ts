@@ -3,7 +3,8 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { openDatabase } from '../src/server/db/database';
 import { lanternMillFormulas } from '../src/server/demo/lantern-mill';
-import { createFormula, listFormulas, saveFormula } from '../src/server/repositories/formulas';
+import { listFormulas } from '../src/server/repositories/formula-list';
+import { createFormula, saveFormula } from '../src/server/repositories/formulas';
 import { report } from './report';
 
 /** Saves that are on the disk when they are acknowledged: one tablet after the other, and ten at once beside readers. */

@@ -3,7 +3,7 @@ import type { Ingredient } from '@/formats/ingredient';
 import type { StoredFormula } from '@/formats/server-answers';
 import type { Larder } from '@/kitchen/known-item';
 import type { Database } from '@/server/db/query-builder';
-import { listLibrary, type UnreadableFormula } from '@/server/repositories/formulas';
+import { listLibrary, type UnreadableFormula } from '@/server/repositories/formula-list';
 import { someIngredients } from '@/server/repositories/larder';
 import { type FormulaSummary, summarise } from '../kitchen/formula-summary';
 

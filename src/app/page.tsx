@@ -1,6 +1,6 @@
 import { LibraryScreen } from '@/features/library/library-screen';
 import { sharedDatabase } from '@/server/db/database';
-import { countFormulas } from '@/server/repositories/formulas';
+import { countFormulas } from '@/server/repositories/formula-list';
 import { summaries } from './library-summaries';
 
 export const dynamic = 'force-dynamic';

@@ -5,7 +5,7 @@ import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitche
 import { openKitchen } from '@/server/db/database';
 import { isOnServer, kitchenPlace, shownPlace } from '@/server/db/place';
 import { troubleOf } from '@/server/db/trouble-of';
-import { countFormulas } from '@/server/repositories/formulas';
+import { countFormulas } from '@/server/repositories/formula-list';
 
 const USAGE = `npm run move -- --to PLACE [--from PLACE] [--replace]
 copies a whole kitchen to another place and looks whether all of it has arrived; the old one stays as it is.

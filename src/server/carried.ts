@@ -2,7 +2,7 @@ import type { StoredIngredient } from '@/formats/ingredient';
 import type { Carried } from '@/kitchen/use-whole';
 import type { OwnFormula } from '../kitchen/brief/brief-candidates';
 import type { Database } from './db/query-builder';
-import { countFormulas, listFormulas } from './repositories/formulas';
+import { countFormulas, listFormulas } from './repositories/formula-list';
 import { countIngredients, listIngredients, someIngredients } from './repositories/larder';
 
 /** Ingredients and formulas up to which a page carries them all; of more it carries what it needs at once. */

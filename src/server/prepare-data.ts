@@ -1,7 +1,8 @@
 import { openKitchen } from './db/database';
 import type { Database } from './db/query-builder';
 import { lanternMillFormulas } from './demo/lantern-mill';
-import { createFormulas, listFormulas } from './repositories/formulas';
+import { listFormulas } from './repositories/formula-list';
+import { createFormulas } from './repositories/formulas';
 import { refreshTypical, stockEmptyLarder } from './repositories/larder';
 import { startingLarder } from './repositories/starting-larder';
 

@@ -1,5 +1,5 @@
+import { listFormulas } from '@/server/repositories/formula-list';
 import { openDatabase } from '../../src/server/db/database';
-import { listFormulas } from '../../src/server/repositories/formulas';
 
 /** Opens a data folder and says which revision each formula has, one a line. */
 const [folder = ''] = process.argv.slice(2);

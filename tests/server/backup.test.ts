@@ -11,13 +11,8 @@ import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitche
 import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
 import type { OpenDatabase } from '@/server/db/database';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
-import {
-  createFormula,
-  createFormulas,
-  deleteFormula,
-  listFormulas,
-  restoreFormula,
-} from '@/server/repositories/formulas';
+import { listFormulas } from '@/server/repositories/formula-list';
+import { createFormula, createFormulas, deleteFormula, restoreFormula } from '@/server/repositories/formulas';
 import { listIngredients, stockEmptyLarder } from '@/server/repositories/larder';
 import { changeSettings, readSettings } from '@/server/repositories/settings';
 import { startingLarder } from '@/server/repositories/starting-larder';

@@ -2,6 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { OpenDatabase } from '@/server/db/database';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
+import { listFormulas, variantsOf } from '@/server/repositories/formula-list';
 import {
   archiveFormula,
   createFormula,
@@ -9,10 +10,8 @@ import {
   deleteFormula,
   findFormula,
   forgetDeleted,
-  listFormulas,
   restoreFormula,
   saveFormula,
-  variantsOf,
 } from '@/server/repositories/formulas';
 import { listIngredients, stockEmptyLarder } from '@/server/repositories/larder';
 import { startingLarder } from '@/server/repositories/starting-larder';

@@ -6,14 +6,8 @@ import type { FormulaFile } from '@/formats/formula-file';
 import type { OpenDatabase } from '@/server/db/database';
 import { formulas } from '@/server/db/schema';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
-import {
-  createFormula,
-  findFormula,
-  listFormulas,
-  listLibrary,
-  saveFormula,
-  sawFigures,
-} from '@/server/repositories/formulas';
+import { listFormulas, listLibrary } from '@/server/repositories/formula-list';
+import { createFormula, findFormula, saveFormula, sawFigures } from '@/server/repositories/formulas';
 import { findIngredient, stockEmptyLarder } from '@/server/repositories/larder';
 import { startingLarder } from '@/server/repositories/starting-larder';
 import { openTestKitchen } from '../support/databases';

@@ -1,6 +1,6 @@
 import type { BalanceProblem } from './problem';
 import { scaleStep } from './rounding';
-import { isBetter, look, type Point, passes } from './search';
+import { isBetter, look, type Point, passes } from './sequential-program';
 
 /** Rounds of exchange at most, each over every pair of free lines: to land again, and then to trim the change. */
 const REPAIR_ROUNDS = 12;

@@ -1,6 +1,6 @@
 import type { Formula } from '../formula/formula';
 import { balanceProblem } from './problem';
-import { isBetter, look, type Point } from './search';
+import { isBetter, look, type Point } from './sequential-program';
 
 /** For a line of the formula and the grams wanted: the grams a cook's measures can fill, or nothing when it is weighed. */
 export type Fillable = (line: number, grams: number) => readonly number[] | undefined;

@@ -2,7 +2,7 @@ import type { Formula } from '../formula/formula';
 import { linearChance } from '../predict/linear-chance';
 import { balanceProblem } from './problem';
 import { type BalanceResult, roundedAt } from './result';
-import { leastChange, leastSquares, type Point, passes } from './search';
+import { leastChange, leastSquares, type Point, passes } from './sequential-program';
 
 /**
  * The trade: how much change (the sum of squared relative changes) an e-fold of chance to land is worth: ten parts in a

@@ -4,7 +4,7 @@ import { exchangeSteps } from './exchange';
 import type { Obstacle } from './obstacles';
 import { balanceProblem, CHANGE_SHARE_OF_BATCH, reachOf } from './problem';
 import { roundToScale } from './rounding';
-import { type Point, passes } from './search';
+import { type Point, passes } from './sequential-program';
 
 /** What a balance came to. */
 export interface BalanceResult {

@@ -1,13 +1,12 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, desc, eq, inArray, isNotNull, isNull, lt, type SQL, sql } from 'drizzle-orm';
+import { and, asc, eq, inArray, isNotNull, isNull, lt, type SQL, sql } from 'drizzle-orm';
 import { MODEL_REVISION } from '@/core/model-constants';
-import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
+import type { FormulaFile } from '@/formats/formula-file';
 import type { StoredFormula } from '@/formats/server-answers';
 import { applyVariation, variationOf } from '@/formats/variation';
 import type { Database } from '../db/query-builder';
 import { formulaLines, formulas } from '../db/schema';
-import { readOnce, rowStamp } from './read-before';
-import { readStored, UnreadableError } from './stored-value';
+import { columnsOf, lineRows, toStored } from './formula-rows';
 
 /** Comes before all that was changed earlier in the list. */
 const NEXT_TOUCH = sql`nextval('formulas_touched')`;
@@ -17,159 +16,6 @@ export type SaveOutcome =
   | { readonly outcome: 'saved'; readonly formula: StoredFormula }
   | { readonly outcome: 'stale'; readonly current: StoredFormula }
   | { readonly outcome: 'gone' };
-
-type FormulaRow = typeof formulas.$inferSelect;
-type LineRow = typeof formulaLines.$inferSelect;
-
-function toStored(row: FormulaRow, lines: readonly LineRow[]): StoredFormula {
-  return {
-    id: row.id,
-    revision: row.revision,
-    updatedAt: row.updatedAt.toISOString(),
-    baseId: row.baseId,
-    archived: row.archivedAt !== null,
-    modelRevision: row.modelRevision,
-    file: readStored(formulaFileSchema, fileOf(row, lines), `“${row.name}”`),
-  };
-}
-
-/** The row and its lines as the file they were, not read yet. */
-function fileOf(row: FormulaRow, lines: readonly LineRow[]) {
-  return {
-    format: 'dark-pour/formula',
-    version: 1,
-    name: row.name,
-    use: row.use ?? undefined,
-    note: row.note ?? undefined,
-    tags: row.tags ?? undefined,
-    lines: lines.map((line) => ({
-      ingredient: line.ingredient,
-      grams: line.grams,
-      form: line.form ?? undefined,
-      locked: line.locked,
-      minGrams: line.minGrams ?? undefined,
-      maxGrams: line.maxGrams ?? undefined,
-      stage: line.stage ?? undefined,
-      tie: line.tie ?? undefined,
-      byVolume: line.byVolume ?? undefined,
-    })),
-    ingredients: row.ownIngredients,
-    process: row.process,
-    moments: row.moments,
-    gates: row.gates,
-    yield: row.yieldTarget ?? undefined,
-    brief: row.brief ?? undefined,
-  };
-}
-
-function columnsOf(file: FormulaFile) {
-  return {
-    name: file.name,
-    use: file.use ?? null,
-    note: file.note ?? null,
-    tags: file.tags ?? null,
-    process: file.process,
-    moments: file.moments,
-    gates: file.gates,
-    ownIngredients: file.ingredients,
-    yieldTarget: file.yield ?? null,
-    brief: file.brief ?? null,
-  };
-}
-
-function lineRows(formulaId: string, file: FormulaFile) {
-  return file.lines.map((line, position) => ({
-    formulaId,
-    position,
-    ingredient: line.ingredient,
-    form: line.form ?? null,
-    grams: line.grams,
-    locked: line.locked,
-    minGrams: line.minGrams ?? null,
-    maxGrams: line.maxGrams ?? null,
-    stage: line.stage ?? null,
-    tie: line.tie ?? null,
-    byVolume: line.byVolume ?? null,
-  }));
-}
-
-/** A formula that is kept in a form this version cannot read. */
-export interface UnreadableFormula {
-  readonly id: string;
-  readonly name: string;
-  readonly reason: string;
-}
-
-type Read = { readonly formula: StoredFormula } | { readonly unreadable: UnreadableFormula };
-
-/** Formulas by their ids, with their rows. */
-async function readFormulas(db: Database, ids: string[]): Promise<ReadonlyMap<string, Read>> {
-  const rows = await db.select().from(formulas).where(inArray(formulas.id, ids));
-  const lines = await db
-    .select()
-    .from(formulaLines)
-    .where(inArray(formulaLines.formulaId, ids))
-    .orderBy(asc(formulaLines.position));
-  const byFormula = new Map<string, LineRow[]>();
-  for (const line of lines) {
-    const own = byFormula.get(line.formulaId);
-    if (own) own.push(line);
-    else byFormula.set(line.formulaId, [line]);
-  }
-  return new Map(
-    rows.map((row): [string, Read] => {
-      try {
-        return [row.id, { formula: toStored(row, byFormula.get(row.id) ?? []) }];
-      } catch (error) {
-        if (!(error instanceof UnreadableError)) throw error;
-        return [row.id, { unreadable: { id: row.id, name: row.name, reason: error.message } }];
-      }
-    }),
-  );
-}
-
-const formulasReadOnce = readOnce(readFormulas);
-
-/** All formulas that are not deleted and can be read, the last changed first. */
-export async function listFormulas(db: Database): Promise<StoredFormula[]> {
-  return (await listLibrary(db)).formulas;
-}
-
-/**
- * The same, with those beside them that cannot be read: one of them never stops the others.
- *
- * @param most as many as are wanted from the top of the list; all when left out
- */
-export async function listLibrary(
-  db: Database,
-  most?: number,
-): Promise<{ readonly formulas: StoredFormula[]; readonly unreadable: UnreadableFormula[] }> {
-  const all = db
-    .select({ id: formulas.id, stamp: rowStamp })
-    .from(formulas)
-    .where(isNull(formulas.deletedAt))
-    .orderBy(desc(formulas.touched));
-  const heads = await (most === undefined ? all : all.limit(most));
-  const read = await formulasReadOnce(db, heads, most === undefined);
-  return {
-    formulas: read.flatMap((each) => ('formula' in each ? each.formula : [])),
-    unreadable: read.flatMap((each) => ('unreadable' in each ? each.unreadable : [])),
-  };
-}
-
-/** How many formulas there are that are not deleted. */
-export async function countFormulas(db: Database): Promise<number> {
-  return db.$count(formulas, isNull(formulas.deletedAt));
-}
-
-/** The names of all formulas that are not deleted, the last changed first. */
-export async function listNames(db: Database): Promise<{ readonly id: string; readonly name: string }[]> {
-  return db
-    .select({ id: formulas.id, name: formulas.name })
-    .from(formulas)
-    .where(isNull(formulas.deletedAt))
-    .orderBy(desc(formulas.touched));
-}
 
 /** One formula, unless it is deleted or never was. */
 export async function findFormula(db: Database, id: string): Promise<StoredFormula | undefined> {
@@ -264,21 +110,6 @@ async function followBase(db: Database, base: StoredFormula, now: Date): Promise
       touched: NEXT_TOUCH,
     });
   }
-}
-
-/** The variants of a base, by name. */
-export async function variantsOf(db: Database, baseId: string): Promise<StoredFormula[]> {
-  const heads = await db
-    .select({ id: formulas.id })
-    .from(formulas)
-    .where(and(eq(formulas.baseId, baseId), isNull(formulas.deletedAt)));
-  const read = await readFormulas(
-    db,
-    heads.map(({ id }) => id),
-  );
-  return [...read.values()]
-    .flatMap((each) => ('formula' in each ? each.formula : []))
-    .sort((a, b) => a.file.name.localeCompare(b.file.name));
 }
 
 /** A cook has been told that the model moved the figures of a formula. */

@@ -5,7 +5,8 @@ import type { Comparison, KeptAs, LibraryFile, TAKES } from '@/formats/library-f
 import type { StoredFormula } from '@/formats/server-answers';
 import type { Database } from '../db/query-builder';
 import { formulas, ingredients } from '../db/schema';
-import { createFormula, createFormulas, listFormulas, saveFormula } from './formulas';
+import { listFormulas } from './formula-list';
+import { createFormula, createFormulas, saveFormula } from './formulas';
 import { addKnownIngredients } from './larder';
 import { addVersion } from './versions';
 

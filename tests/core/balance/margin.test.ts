@@ -4,7 +4,7 @@ import { balance } from '@/core/balance/balance';
 import { balanceFor } from '@/core/balance/goal';
 import { CHANGE_FOR_CHANCE } from '@/core/balance/margin';
 import { balanceProblem } from '@/core/balance/problem';
-import { leastChange, look, passes } from '@/core/balance/search';
+import { leastChange, look, passes } from '@/core/balance/sequential-program';
 import { LANDS_FROM, standingOf } from '@/core/balance/standing';
 import type { Gate } from '@/core/formula/gates';
 import { linearChance } from '@/core/predict/linear-chance';

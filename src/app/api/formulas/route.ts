@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { formulaFileSchema } from '@/formats/formula-file';
 import { sharedDatabase } from '@/server/db/database';
 import { answering, readJson } from '@/server/read-request';
-import { createFormula, listFormulas } from '@/server/repositories/formulas';
+import { listFormulas } from '@/server/repositories/formula-list';
+import { createFormula } from '@/server/repositories/formulas';
 
 const createSchema = z.object({ formula: formulaFileSchema, baseId: z.string().max(80).optional() });
 

@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { sharedDatabase } from '@/server/db/database';
 import { answering } from '@/server/read-request';
-import { listNames } from '@/server/repositories/formulas';
+import { listNames } from '@/server/repositories/formula-list';
 
 /** The names of all formulas, the last changed first. */
 export async function GET() {
