@@ -12,17 +12,6 @@ export interface Subject {
   readonly costPerKg: number;
 }
 
-const RISK_OF: Partial<Record<GateQuantity, keyof Risks>> = {
-  brokenRisk: 'broken',
-  seizedRisk: 'seized',
-  grainyRisk: 'grainy',
-  chalkyRisk: 'chalky',
-  gummyRisk: 'gummy',
-  weepingRisk: 'weeping',
-  skinRisk: 'skin',
-  bloomRisk: 'bloom',
-};
-
 /** Cocoa butter and fat-free cocoa solids in 100 g: cocoa % as chocolate is labelled. */
 export function cocoaPercent(mixture: Mixture): number {
   return (100 * (mixture.cocoaButterG + mixture.cocoaSolidsG)) / mixture.massG;
@@ -33,34 +22,6 @@ export function sugarPercent(mixture: Mixture): number {
   return (100 * (mixture.sucroseG + mixture.glucoseG + mixture.fructoseG + mixture.maltoseG)) / mixture.massG;
 }
 
-/** Value of a quantity. Units as its name says; shine 0-100, risks and taste balance 0-1, sweetness g of sucrose in 100 g. */
-export function quantityOf(subject: Subject, quantity: GateQuantity): number {
-  const { mixture, state, costPerKg } = subject;
-  switch (quantity) {
-    case 'apparentViscosityPaS':
-    case 'yieldStressPa':
-    case 'resistancePa':
-      return state.flow[quantity];
-    case 'shine':
-    case 'waterActivity':
-      return state[quantity];
-    case 'sweetness':
-      return taste(mixture).sweetness;
-    case 'tasteBalance':
-      return taste(mixture).balance;
-    case 'sugarPercent':
-      return sugarPercent(mixture);
-    case 'cocoaPercent':
-      return cocoaPercent(mixture);
-    case 'alcoholPercentVol':
-      return alcoholPercentVol(mixture.ethanolG, state.flow.phases.volumeMl);
-    case 'costPerKg':
-      return costPerKg;
-    default:
-      return state.risks[RISK_OF[quantity] as keyof Risks];
-  }
-}
-
 const LEAST = 1e-9;
 const ln = (weight: number) => (value: number) => weight * Math.log(Math.max(value, LEAST));
 const logit = (weight: number) => (share: number) => {
@@ -68,34 +29,56 @@ const logit = (weight: number) => (share: number) => {
   return weight * Math.log(inside / (1 - inside));
 };
 
+/** How a quantity is read, and the scale on which distances to a gate on it are measured; the scale rises with the value. */
+interface Quantity {
+  readonly value: (subject: Subject) => number;
+  readonly scale: (value: number) => number;
+}
+
+const flow = (name: 'apparentViscosityPaS' | 'yieldStressPa' | 'resistancePa'): Quantity => ({
+  value: ({ state }) => state.flow[name],
+  scale: ln(1),
+});
+const risk = (name: keyof Risks): Quantity => ({ value: ({ state }) => state.risks[name], scale: logit(0.5) });
+
 /**
- * The scale on which distances to a gate are measured: logarithms, weighted so that a step counts as much as one in a flow property
- * (water activity, shine and taste live in narrow ranges); risks as the logarithm of their odds, since that is what moves evenly; alcohol
- * with a little added, because none is a fair wish. Weights are judgement.
+ * Units as the names say; shine 0-100, risks and taste balance 0-1, sweetness g of sucrose in 100 g.
+ *
+ * Scales are logarithms, weighted so that a step counts as much as one in a flow property (water activity, shine and taste live in narrow
+ * ranges); risks as the logarithm of their odds, since that is what moves evenly; alcohol with a little added, because none is a fair wish.
+ * Weights are judgement.
  */
-const SCALE: Record<GateQuantity, (value: number) => number> = {
-  apparentViscosityPaS: ln(1),
-  yieldStressPa: ln(1),
-  resistancePa: ln(1),
-  shine: ln(5),
-  waterActivity: ln(20),
-  sweetness: ln(3),
-  tasteBalance: ln(3),
-  sugarPercent: ln(3),
-  cocoaPercent: ln(3),
-  alcoholPercentVol: (value) => 2 * Math.log(0.05 + value),
-  costPerKg: ln(3),
-  brokenRisk: logit(0.5),
-  seizedRisk: logit(0.5),
-  grainyRisk: logit(0.5),
-  chalkyRisk: logit(0.5),
-  gummyRisk: logit(0.5),
-  weepingRisk: logit(0.5),
-  skinRisk: logit(0.5),
-  bloomRisk: logit(0.5),
+const QUANTITIES: Readonly<Record<GateQuantity, Quantity>> = {
+  apparentViscosityPaS: flow('apparentViscosityPaS'),
+  yieldStressPa: flow('yieldStressPa'),
+  resistancePa: flow('resistancePa'),
+  shine: { value: ({ state }) => state.shine, scale: ln(5) },
+  waterActivity: { value: ({ state }) => state.waterActivity, scale: ln(20) },
+  sweetness: { value: ({ mixture }) => taste(mixture).sweetness, scale: ln(3) },
+  tasteBalance: { value: ({ mixture }) => taste(mixture).balance, scale: ln(3) },
+  sugarPercent: { value: ({ mixture }) => sugarPercent(mixture), scale: ln(3) },
+  cocoaPercent: { value: ({ mixture }) => cocoaPercent(mixture), scale: ln(3) },
+  alcoholPercentVol: {
+    value: ({ mixture, state }) => alcoholPercentVol(mixture.ethanolG, state.flow.phases.volumeMl),
+    scale: (value) => 2 * Math.log(0.05 + value),
+  },
+  costPerKg: { value: ({ costPerKg }) => costPerKg, scale: ln(3) },
+  brokenRisk: risk('broken'),
+  seizedRisk: risk('seized'),
+  grainyRisk: risk('grainy'),
+  chalkyRisk: risk('chalky'),
+  gummyRisk: risk('gummy'),
+  weepingRisk: risk('weeping'),
+  skinRisk: risk('skin'),
+  bloomRisk: risk('bloom'),
 };
+
+/** Value of a quantity of a batch at one moment. */
+export function quantityOf(subject: Subject, quantity: GateQuantity): number {
+  return QUANTITIES[quantity].value(subject);
+}
 
 /** A value on the scale of its quantity: rises with it. */
 export function onScale(quantity: GateQuantity, value: number): number {
-  return SCALE[quantity](value);
+  return QUANTITIES[quantity].scale(value);
 }
