@@ -1,11 +1,11 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { Ingredient } from '@/formats/ingredient';
 import type { StoredFormula } from '@/formats/server-answers';
+import { type FormulaSummary, summarise } from '@/kitchen/formula-summary';
 import type { Larder } from '@/kitchen/known-item';
 import type { Database } from '@/server/db/query-builder';
 import { listLibrary, type UnreadableFormula } from '@/server/repositories/formula-list';
 import { someIngredients } from '@/server/repositories/larder';
-import { type FormulaSummary, summarise } from '../kitchen/formula-summary';
 
 /** Formulas that are summed up before others who ask have their turn. */
 const AT_A_TIME = 50;

@@ -1,6 +1,6 @@
 import type { StoredIngredient } from '@/formats/ingredient';
+import type { OwnFormula } from '@/kitchen/brief/brief-candidates';
 import type { Carried } from '@/kitchen/use-whole';
-import type { OwnFormula } from '../kitchen/brief/brief-candidates';
 import type { Database } from './db/query-builder';
 import { countFormulas, listFormulas } from './repositories/formula-list';
 import { countIngredients, listIngredients, someIngredients } from './repositories/larder';

@@ -2,7 +2,7 @@
 
 import { useRouter } from 'next/navigation';
 import { useEffect } from 'react';
-import { savesSettled } from '../kitchen/saving/saves-under-way';
+import { savesSettled } from '@/kitchen/saving/saves-under-way';
 
 /** Asks the server for the page that is shown. */
 let refresh: (() => void) | undefined;

@@ -1,5 +1,5 @@
 import { expose } from 'comlink';
-import { type Answer, type Asked, answersTo, type Shelf } from '../kitchen/brief/brief-answers';
+import { type Answer, type Asked, answersTo, type Shelf } from '@/kitchen/brief/brief-answers';
 
 /** The newest question; older ones are left off. */
 let newest = 0;

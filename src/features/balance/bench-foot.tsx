@@ -1,9 +1,9 @@
 import { keepingWords } from '@/core/keep/shelf';
 import type { Prediction } from '@/core/predict/predict-formula';
 import type { PanContents } from '@/kitchen/pan-contents';
+import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { Key } from '@/ui/button';
 import { priceByWeight, significant, waterActivity } from '@/ui/format';
-import { allergenWords } from '../../kitchen/words/allergen-sentences';
 import type { OpenSheet } from './sheets/bench-sheets';
 
 /** The foot of the bench: what the pan holds, how it keeps, what it costs, where saving stands. */

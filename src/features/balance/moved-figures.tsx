@@ -23,9 +23,7 @@ export function MovedFigures({ id }: { id: string }) {
         onClick={() => {
           setGone(true);
           // What talks to the server is loaded after the bench.
-          void import('../../kitchen/client/formulas')
-            .then(({ sawFigures }) => sawFigures(id))
-            .catch(() => setGone(false));
+          void import('@/kitchen/client/formulas').then(({ sawFigures }) => sawFigures(id)).catch(() => setGone(false));
         }}
       >
         Good to know

@@ -2,8 +2,9 @@
 
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Larder } from '@/kitchen/known-item';
+import type { SaveState } from '@/kitchen/saving/save-state';
+import type { Autosave } from '@/kitchen/saving/use-autosave';
 import { Button } from '@/ui/button';
-import type { Autosave, SaveState } from '../../kitchen/saving/use-autosave';
 import type { FormulaDraft } from './draft/edit';
 import { LaterSideBySide } from './later-parts';
 

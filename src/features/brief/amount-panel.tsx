@@ -3,12 +3,12 @@ import type { Brief } from '@/core/brief/brief';
 import type { JobUse } from '@/core/brief/job';
 import { piecesFrom } from '@/core/brief/plan';
 import type { BatchSize } from '@/core/yields/batch-size';
+import { JOB_WORDS } from '@/kitchen/words/job-words';
 import { centimetres, gramsPlain, weight } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import { numeral } from '@/ui/settings/numerals';
 import { shownUnit, unitName } from '@/ui/settings/shown-units';
-import { JOB_WORDS } from '../../kitchen/words/job-words';
 import { makesWords } from './brief-words';
 import { UseDrawing } from './use-drawings';
 

@@ -4,8 +4,8 @@ import { type JobUse, usualJob } from '@/core/brief/job';
 import type { BriefPlan } from '@/core/brief/plan';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
 import type { FormulaFile } from '@/formats/formula-file';
-import type { Start } from '../../kitchen/brief/brief-answers';
-import { JOB_WORDS, jobThings } from '../../kitchen/words/job-words';
+import type { Start } from '@/kitchen/brief/brief-answers';
+import { JOB_WORDS, jobThings } from '@/kitchen/words/job-words';
 
 /** The use whose words a verdict speaks in, for each job. */
 const USE_OF: Readonly<Record<JobUse, string>> = {

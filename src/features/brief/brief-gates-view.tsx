@@ -2,7 +2,7 @@ import type { Brief } from '@/core/brief/brief';
 import type { Overruled } from '@/core/brief/job';
 import type { BriefPlan } from '@/core/brief/plan';
 import type { Gate } from '@/core/formula/gates';
-import { briefCautions, cautionLines } from '../../kitchen/words/cautions';
+import { briefCautions, cautionLines } from '@/kitchen/words/cautions';
 import { exclusionWords } from './brief-words';
 import { GateCards } from './gate-cards';
 

@@ -6,9 +6,9 @@ import { piecesFrom } from '@/core/brief/plan';
 import type { Role } from '@/core/brief/stock';
 import { handLimit } from '@/core/flow/piping';
 import type { PortionKey } from '@/core/yields/portions';
+import { jobThings } from '@/kitchen/words/job-words';
 import { momentTitle } from '@/ui/cook-words';
 import { celsius, listed, millimetres, stress } from '@/ui/format';
-import { jobThings } from '../../kitchen/words/job-words';
 
 /** How a way of saying how much is named in the sentence. */
 export const PORTION_WORDS: Readonly<Record<PortionKey, string>> = {

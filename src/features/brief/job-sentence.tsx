@@ -3,12 +3,12 @@
 import { CASE_C, JOB_FACTS, type Job, type JobUse, type Place, SLOPES, type Slope } from '@/core/brief/job';
 import { type PortionKey, portionKind, type SizeField } from '@/core/yields/portions';
 import { BRIEF_REACH } from '@/formats/brief';
+import { JOB_WORDS, usualThings } from '@/kitchen/words/job-words';
 import { celsius } from '@/ui/format';
 import { InlineChoice } from '@/ui/inline-choice';
 import { InlineText } from '@/ui/inline-text';
 import { NumberField } from '@/ui/number-field';
 import type { AmountRules } from '@/ui/parse-amount';
-import { JOB_WORDS, usualThings } from '../../kitchen/words/job-words';
 import { PORTION_WORDS, SIZE_WORDS, SLOPE_WORDS } from './brief-words';
 import { inlinePlain, inlineRules } from './inline-rules';
 import { Mark } from './mark';

@@ -1,14 +1,14 @@
 'use client';
 
 import { standingOf } from '@/core/balance/standing';
+import type { Answer, Start } from '@/kitchen/brief/brief-answers';
 import type { Larder } from '@/kitchen/known-item';
 import { panContents } from '@/kitchen/pan-contents';
+import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { momentTitle } from '@/ui/cook-words';
 import { hours, millimetres, money, priceByWeight, significant, weight } from '@/ui/format';
 import { Puddle } from '@/ui/puddle';
 import { likelyWords, STANDING_MARKS } from '@/ui/standing-words';
-import type { Answer, Start } from '../../kitchen/brief/brief-answers';
-import { allergenWords } from '../../kitchen/words/allergen-sentences';
 import { missesWords, momentList, ROLE_WORDS } from './brief-words';
 
 /** What a start does, in a line. */

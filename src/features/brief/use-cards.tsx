@@ -1,5 +1,5 @@
 import { JOB_USES, type Job, type JobUse } from '@/core/brief/job';
-import { JOB_WORDS } from '../../kitchen/words/job-words';
+import { JOB_WORDS } from '@/kitchen/words/job-words';
 import { UseDrawing } from './use-drawings';
 
 /** The uses as drawings; one or more are chosen. */

@@ -2,9 +2,9 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { BriefPlan } from '@/core/brief/plan';
 import type { FormulaFile } from '@/formats/formula-file';
+import type { Start } from '@/kitchen/brief/brief-answers';
 import { createFormula, saveOver } from '@/kitchen/client/formulas';
 import { addVersion } from '@/kitchen/client/versions';
-import type { Start } from '../../kitchen/brief/brief-answers';
 import { newFormula, targetsOf } from './brief-file';
 import type { OpenBrief } from './use-brief';
 

@@ -3,9 +3,9 @@
 import { proxy } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { Brief } from '@/core/brief/brief';
+import type { Answer, Shelf } from '@/kitchen/brief/brief-answers';
 import type { BriefDoor } from '@/workers/brief.worker';
 import { StoppedError, threadOf } from '@/workers/thread';
-import type { Answer, Shelf } from '../../kitchen/brief/brief-answers';
 
 /** Rest after the last word before the search begins, ms. */
 const REST_MS = 220;

@@ -4,13 +4,13 @@ import type { Stage } from '@/formats/stages';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
+import { allergenWords } from '@/kitchen/words/allergen-sentences';
+import { cautionLines, panCautions } from '@/kitchen/words/cautions';
+import { jobThings } from '@/kitchen/words/job-words';
 import { celsius, hours, listed, millimetres, stress, weight } from '@/ui/format';
 import { measureText } from '@/ui/kitchen-measure';
 import { behaviour } from '@/ui/landmarks';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
-import { allergenWords } from '../../kitchen/words/allergen-sentences';
-import { cautionLines, panCautions } from '../../kitchen/words/cautions';
-import { jobThings } from '../../kitchen/words/job-words';
 
 /** One row of the bench card. */
 export interface CardRow {

@@ -8,7 +8,9 @@ import { contentsOf } from '@/core/matter/contents';
 import { measureDoubt, VOLUMES } from '@/core/matter/measures';
 import { nutrition } from '@/core/matter/nutrition';
 import type { Ingredient, StoredIngredient } from '@/formats/ingredient';
+import { fetchUses } from '@/kitchen/client/larder';
 import { useFetched } from '@/kitchen/use-fetched';
+import { allergenLine } from '@/kitchen/words/allergen-sentences';
 import { Button } from '@/ui/button';
 import { CompositionStrip, stripAmounts } from '@/ui/composition-strip';
 import { gramsPlain, significant, weight } from '@/ui/format';
@@ -17,8 +19,6 @@ import { PRICE, STOCK } from '@/ui/ingredient/ingredient-values';
 import { NumberField } from '@/ui/number-field';
 import { NutritionTable } from '@/ui/nutrition-table';
 import { Sheet } from '@/ui/sheet';
-import { fetchUses } from '../../kitchen/client/larder';
-import { allergenLine } from '../../kitchen/words/allergen-sentences';
 
 /** Everything about one ingredient: what it is made of, how it measures, where it is used, price and stock. */
 export function IngredientSheet({

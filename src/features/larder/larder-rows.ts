@@ -5,7 +5,7 @@ import { type Contents, contentsOf, isFreeOfAllergen } from '@/core/matter/conte
 import { nutrition } from '@/core/matter/nutrition';
 import type { StoredIngredient } from '@/formats/ingredient';
 import { plainMeaning } from '@/formats/ingredient-words';
-import { allergenLine } from '../../kitchen/words/allergen-sentences';
+import { allergenLine } from '@/kitchen/words/allergen-sentences';
 
 /** An ingredient as the table shows it. */
 export interface LarderRow {

@@ -12,8 +12,8 @@ import {
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { ArrowDown, ArrowUp } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
+import { allergenLine } from '@/kitchen/words/allergen-sentences';
 import { priceByWeight, significant, weight } from '@/ui/format';
-import { allergenLine } from '../../kitchen/words/allergen-sentences';
 import type { LarderRow } from './larder-rows';
 
 const features = tableFeatures({

@@ -6,9 +6,9 @@ import { z } from 'zod';
 import type { StoredIngredient } from '@/formats/ingredient';
 import { LARGEST_CSV_BYTES } from '@/formats/larder-csv';
 import type { PlannedRow } from '@/formats/larder-import';
+import { refusal } from '@/kitchen/client/ask-server';
 import type { LarderImportDoor } from '@/workers/larder-import.worker';
 import { StoppedError, threadOf } from '@/workers/thread';
-import { refusal } from '../../kitchen/client/ask-server';
 
 const progressSchema = z.union([
   z.object({ done: z.number() }),

@@ -1,11 +1,11 @@
 import { Archive, ArchiveRestore, CalendarPlus, Copy, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import type { Standing as StandingWord } from '@/core/balance/standing';
+import type { FormulaSummary } from '@/kitchen/formula-summary';
 import { Button } from '@/ui/button';
 import { millimetres, weight } from '@/ui/format';
 import { Puddle } from '@/ui/puddle';
 import { likelyWords } from '@/ui/standing-words';
-import type { FormulaSummary } from '../../kitchen/formula-summary';
 
 /** A formula at a glance: its drawn colour and puddle, what it is for, how much, and whether it lands. */
 export function FormulaCard({

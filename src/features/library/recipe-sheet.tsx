@@ -8,11 +8,11 @@ import { type FormulaFileInput, MOST_GRAMS } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { findRecipe } from '@/formats/recipe-json-ld';
 import { type RecipeRow, readRecipeText } from '@/formats/recipe-text';
+import { fetchLarder } from '@/kitchen/client/shelf';
 import { useFetched } from '@/kitchen/use-fetched';
 import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/sheet';
 import { CUP_WORDS, useCupSystem } from '@/ui/use-measure-system';
-import { fetchLarder } from '../../kitchen/client/shelf';
 import { answeredRow, type RecipeAnswer, RecipeRowView } from './recipe-row';
 
 const USE = findUse('coat_eclair');

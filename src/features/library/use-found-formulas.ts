@@ -1,6 +1,6 @@
 import Fuse from 'fuse.js';
 import { useMemo, useState } from 'react';
-import type { FormulaSummary } from '../../kitchen/formula-summary';
+import type { FormulaSummary } from '@/kitchen/formula-summary';
 
 /** The choice that shows what was put away. */
 export const ARCHIVE = '\u0000archive';

@@ -3,9 +3,6 @@
 import { FileDown, FileUp } from 'lucide-react';
 import { type ChangeEvent, useEffect, useRef, useState } from 'react';
 import type { BackupTable } from '@/formats/backup-file';
-import { Button } from '@/ui/button';
-import { numeral } from '@/ui/settings/numerals';
-import { useSettings } from '@/ui/settings/settings-provider';
 import {
   type Kept,
   listBackups,
@@ -13,7 +10,10 @@ import {
   previewBackup,
   readBase64,
   restoreBackup,
-} from '../../kitchen/client/backups';
+} from '@/kitchen/client/backups';
+import { Button } from '@/ui/button';
+import { numeral } from '@/ui/settings/numerals';
+import { useSettings } from '@/ui/settings/settings-provider';
 
 /** Larger files are refused before they are read, bytes. */
 const LARGEST = 28_000_000;

@@ -1,18 +1,10 @@
 import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
-import {
-  refusedSchema,
-  type StoredFormula,
-  savedSchema,
-  staleSchema,
-  storedFormulaSchema,
-} from '@/formats/server-answers';
+import { refusedSchema, savedSchema, staleSchema, storedFormulaSchema } from '@/formats/server-answers';
 
 /*
  * What the server answers to a save, and what was kept on the tablet, read with care. These are loaded after the bench: reading schemas
  * are a good part of the script of a first visit.
  */
-
-export type TheirVersion = StoredFormula;
 
 export const readSaved = (body: unknown) => savedSchema.parse(body);
 export const readStored = (body: unknown) => storedFormulaSchema.parse(body);

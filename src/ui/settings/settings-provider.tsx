@@ -3,7 +3,7 @@
 import { usePathname, useRouter } from 'next/navigation';
 import { createContext, Fragment, type ReactNode, use, useEffect, useRef, useState } from 'react';
 import { type KitchenSettings, type SettingsChange, settingsSchema } from '@/formats/settings';
-import { askServer } from '../../kitchen/client/ask-server';
+import { askServer } from '@/kitchen/client/ask-server';
 import { showAs } from './shown-as';
 
 interface Settings {
