@@ -4,8 +4,8 @@ import { atThePour } from '@/core/formula/moment-role';
 import { linearChance } from '@/core/predict/linear-chance';
 import { chocolateColour } from '@/core/shine/colour';
 import type { StoredFormula } from '@/formats/server-answers';
-import { itemOf, type Larder } from '@/kitchen/known-item';
-import { keyed, predictPan } from '@/kitchen/known-pan';
+import { itemOf, type Larder } from './known-item';
+import { keyed, predictPan } from './known-pan';
 import { JOB_WORDS } from './words/job-words';
 
 /** A formula as a card of the list shows it. */

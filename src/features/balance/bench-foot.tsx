@@ -4,7 +4,7 @@ import type { PanContents } from '@/kitchen/pan-contents';
 import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { Key } from '@/ui/button';
 import { priceByWeight, significant, waterActivity } from '@/ui/format';
-import type { OpenSheet } from './sheets/bench-sheets';
+import type { OpenSheet } from './sheets/open-sheet';
 
 /** The foot of the bench: what the pan holds, how it keeps, what it costs, where saving stands. */
 export function BenchFoot({

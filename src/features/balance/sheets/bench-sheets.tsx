@@ -1,95 +1,45 @@
 'use client';
 
-import type { FormulaFile } from '@/formats/formula-file';
-import type { Ingredient } from '@/formats/ingredient';
-import type { Larder } from '@/kitchen/known-item';
 import { predictPan } from '@/kitchen/known-pan';
-import type { PanContents } from '@/kitchen/pan-contents';
-import type { FormulaDraft } from '../draft/edit';
+import type { PanLine } from '../draft/edit';
 import { totalGrams } from '../draft/formula-draft';
-import type { OpenFormula } from '../draft/use-formula';
 import { Shortcuts } from '../keys/shortcuts';
-import type { Compared } from '../material/curve-view';
 import { firstGrams } from '../pan/first-grams';
-import type { Balancing } from '../verdict/use-balancing';
+import type { Bench } from '../use-bench';
 import { AddIngredient } from './add-ingredient';
 import { BlendSheet } from './blend-sheet';
 import { CompareSheet } from './compare-sheet';
 import { NutritionSheet } from './nutrition-sheet';
+import type { OpenSheet } from './open-sheet';
 import { SwapSheet } from './swap-sheet';
 import { TagsSheet } from './tags-sheet';
 import { TargetsSheet } from './targets-sheet';
 import { VariantsSheet } from './variants-sheet';
 import { VersionsSheet } from './versions-sheet';
 
-/** What lies over the bench. */
-export type OpenSheet =
-  | 'add'
-  | 'targets'
-  | 'shortcuts'
-  | 'nutrition'
-  | 'versions'
-  | 'variants'
-  | 'compare'
-  | 'tags'
-  | { readonly swap: string | undefined }
-  | { readonly blend: string };
+interface Props {
+  readonly bench: Bench;
+  readonly sheet: OpenSheet;
+  /** told of the key of a row that was put into the pan */
+  readonly onAdded: (key: string) => void;
+}
 
 /** The sheets over the bench, one at a time. */
-export function BenchSheets({
-  id,
-  baseId,
-  sheet,
-  onSheet,
-  formula,
-  larder,
-  ingredients,
-  contents,
-  balancing,
-  compared,
-  onCompare,
-  onNewIngredient,
-  onAdded,
-}: {
-  id: string;
-  baseId: string | null;
-  sheet: OpenSheet | undefined;
-  onSheet: (sheet: OpenSheet | undefined) => void;
-  formula: OpenFormula;
-  larder: Larder;
-  ingredients: readonly Ingredient[];
-  contents: PanContents;
-  balancing: Balancing;
-  compared: readonly Compared[];
-  onCompare: (name: string, file: FormulaFile) => void;
-  onNewIngredient: (ingredient: Ingredient) => void;
-  /** told of the key of a row that was put into the pan */
-  onAdded: (key: string) => void;
-}) {
-  const { draft, predicted, edit } = formula;
-  const close = () => onSheet(undefined);
-  const isSwap = typeof sheet === 'object' && 'swap' in sheet;
-  const blended = typeof sheet === 'object' && 'blend' in sheet && draft.lines.find(({ key }) => key === sheet.blend);
-  const blendedIngredient = blended && larder.get(blended.ingredient);
-  const inPlace = (parts: FormulaDraft['lines']) =>
-    draft.lines.flatMap((line) => (blended && line.key === blended.key ? parts : [line]));
-  return (
-    <>
-      {sheet === 'add' && (
-        <AddIngredient
-          ingredients={ingredients}
-          onClose={close}
-          onNew={onNewIngredient}
-          onAdd={(ingredient) => {
-            const key = formula.newKey();
-            const grams = firstGrams(totalGrams(draft), ingredient);
-            edit({ type: 'add', line: { key, ingredient: ingredient.id, grams, locked: false } });
-            close();
-            onAdded(key);
-          }}
-        />
-      )}
-      {sheet === 'targets' && (
+export function BenchSheets({ bench, sheet, onAdded }: Props) {
+  const { draft, predicted, edit } = bench.formula;
+  const close = () => bench.setSheet(undefined);
+  if (typeof sheet === 'object') {
+    return 'swap' in sheet ? (
+      <Swap bench={bench} rowKey={sheet.swap} close={close} />
+    ) : (
+      <Blend bench={bench} rowKey={sheet.blend} close={close} />
+    );
+  }
+  switch (sheet) {
+    case 'add':
+      return <Add bench={bench} close={close} onAdded={onAdded} />;
+    case 'targets':
+      return (
         <TargetsSheet
           draft={draft}
           onClose={close}
@@ -98,11 +48,13 @@ export function BenchSheets({
             close();
           }}
         />
-      )}
-      {sheet === 'nutrition' && predicted && (
-        <NutritionSheet prediction={predicted.prediction} contents={contents} onClose={close} />
-      )}
-      {sheet === 'tags' && (
+      );
+    case 'nutrition':
+      return (
+        predicted && <NutritionSheet prediction={predicted.prediction} contents={bench.contents} onClose={close} />
+      );
+    case 'tags':
+      return (
         <TagsSheet
           tags={draft.tags ?? []}
           onClose={close}
@@ -111,57 +63,102 @@ export function BenchSheets({
             close();
           }}
         />
-      )}
-      {sheet === 'versions' && (
-        <VersionsSheet
-          id={id}
-          draft={draft}
-          larder={larder}
-          onClose={close}
-          onRestore={(file) => {
-            formula.open({ ...file, name: draft.name });
-            close();
-          }}
-          onCompare={(name, file) => {
-            onCompare(name, file);
-            close();
-          }}
-        />
-      )}
-      {sheet === 'variants' && <VariantsSheet id={id} baseId={baseId} draft={draft} larder={larder} onClose={close} />}
-      {sheet === 'compare' && (
-        <CompareSheet id={id} chosen={compared.map(({ name }) => name)} onClose={close} onChoose={onCompare} />
-      )}
-      {isSwap && predicted && (
-        <SwapSheet
-          draft={draft}
-          predicted={predicted}
-          larder={larder}
-          rowKey={sheet.swap}
-          balancing={balancing}
-          onClose={close}
-          onTake={(lines) => {
-            edit({ type: 'lines', lines });
-            close();
-          }}
-        />
-      )}
-      {blended && blendedIngredient && (
-        <BlendSheet
-          line={blended}
-          current={blendedIngredient}
-          ingredients={ingredients}
-          newKey={formula.newKey}
-          before={formula.predicted}
-          withParts={(parts) => predictPan({ ...draft, lines: inPlace(parts) }, larder)}
-          onClose={close}
-          onTake={(parts) => {
-            edit({ type: 'lines', lines: inPlace(parts) });
-            close();
-          }}
-        />
-      )}
-      <Shortcuts open={sheet === 'shortcuts'} onClose={close} />
-    </>
+      );
+    case 'shortcuts':
+      return <Shortcuts open onClose={close} />;
+    default:
+      return <Others bench={bench} sheet={sheet} close={close} />;
+  }
+}
+
+interface Part {
+  readonly bench: Bench;
+  readonly close: () => void;
+}
+
+function Add({ bench: { formula, shelf }, close, onAdded }: Part & Pick<Props, 'onAdded'>) {
+  return (
+    <AddIngredient
+      ingredients={shelf.ingredients}
+      onClose={close}
+      onNew={shelf.add}
+      onAdd={(ingredient) => {
+        const key = formula.newKey();
+        const grams = firstGrams(totalGrams(formula.draft), ingredient);
+        formula.edit({ type: 'add', line: { key, ingredient: ingredient.id, grams, locked: false } });
+        close();
+        onAdded(key);
+      }}
+    />
+  );
+}
+
+/** Other states of the formula, and other formulas. */
+function Others({ bench, sheet, close }: Part & { sheet: 'versions' | 'variants' | 'compare' }) {
+  const { id, opened, formula, shelf, compared, compare } = bench;
+  const { draft } = formula;
+  if (sheet === 'variants') {
+    return <VariantsSheet id={id} baseId={opened.baseId} draft={draft} larder={shelf.larder} onClose={close} />;
+  }
+  if (sheet === 'compare') {
+    return <CompareSheet id={id} chosen={compared.map(({ name }) => name)} onClose={close} onChoose={compare} />;
+  }
+  return (
+    <VersionsSheet
+      id={id}
+      draft={draft}
+      larder={shelf.larder}
+      onClose={close}
+      onRestore={(file) => {
+        formula.open({ ...file, name: draft.name });
+        close();
+      }}
+      onCompare={(name, file) => {
+        compare(name, file);
+        close();
+      }}
+    />
+  );
+}
+
+function Swap({ bench: { formula, shelf, balancing }, rowKey, close }: Part & { rowKey: string | undefined }) {
+  const { draft, predicted, edit } = formula;
+  if (!predicted) return null;
+  return (
+    <SwapSheet
+      draft={draft}
+      predicted={predicted}
+      larder={shelf.larder}
+      rowKey={rowKey}
+      balancing={balancing}
+      onClose={close}
+      onTake={(lines) => {
+        edit({ type: 'lines', lines });
+        close();
+      }}
+    />
+  );
+}
+
+function Blend({ bench: { formula, shelf }, rowKey, close }: Part & { rowKey: string }) {
+  const { draft, edit } = formula;
+  const line = draft.lines.find(({ key }) => key === rowKey);
+  const current = line && shelf.larder.get(line.ingredient);
+  if (!line || !current) return null;
+  const inPlace = (parts: readonly PanLine[]) => draft.lines.flatMap((each) => (each.key === rowKey ? parts : [each]));
+  return (
+    <BlendSheet
+      line={line}
+      current={current}
+      ingredients={shelf.ingredients}
+      newKey={formula.newKey}
+      before={formula.predicted}
+      withParts={(parts) => predictPan({ ...draft, lines: inPlace(parts) }, shelf.larder)}
+      onClose={close}
+      onTake={(parts) => {
+        edit({ type: 'lines', lines: inPlace(parts) });
+        close();
+      }}
+    />
   );
 }

@@ -1,0 +1,12 @@
+/** What lies over the bench. */
+export type OpenSheet =
+  | 'add'
+  | 'targets'
+  | 'shortcuts'
+  | 'nutrition'
+  | 'versions'
+  | 'variants'
+  | 'compare'
+  | 'tags'
+  | { readonly swap: string | undefined }
+  | { readonly blend: string };
