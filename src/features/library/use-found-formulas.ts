@@ -52,3 +52,5 @@ export function useFoundFormulas(all: readonly FormulaSummary[]) {
     showMore: () => setMost((now) => now + PAGE),
   };
 }
+
+export type FoundFormulas = ReturnType<typeof useFoundFormulas>;

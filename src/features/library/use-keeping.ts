@@ -65,3 +65,5 @@ export function useKeeping() {
 
   return { fault, pending, recipe, setRecipe, already, setAlready, open, refresh, attempt, keepFile, readFile };
 }
+
+export type Keeping = ReturnType<typeof useKeeping>;
