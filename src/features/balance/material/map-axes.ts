@@ -1,5 +1,13 @@
 import type { MapAxis } from '@/core/balance/field-map';
 import type { Formula } from '@/core/formula/formula';
+import { significant, weight } from '@/ui/format';
+
+/** Least and most of an axis on the map. */
+export type Reach = readonly [number, number];
+
+/** A value on an axis, as it is said. */
+export const axisText = (axis: MapAxis, value: number) =>
+  axis.kind === 'grams' ? weight(value) : `${significant(value, 2)} : 1`;
 
 /** Names an axis among the choices. */
 export const axisKey = (axis: MapAxis) => (axis.kind === 'grams' ? `g${axis.line}` : `r${axis.over}-${axis.under}`);

@@ -1,14 +1,13 @@
 'use client';
 
-import { ticks } from 'd3-array';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { atAxis, axisReach, axisValue, type MapAxis } from '@/core/balance/field-map';
 import type { Formula } from '@/core/formula/formula';
-import { Button } from '@/ui/button';
-import { grams, significant, weight } from '@/ui/format';
-import { shownUnit } from '@/ui/settings/shown-units';
+import type { Reach } from './map-axes';
 import { axisChoices, axisKey, largestTwo } from './map-axes';
 import { EdgeMarks, mapWords, RegionMarks } from './map-edges';
+import { MapFoot } from './map-foot';
+import { MapAxes, MapGround } from './map-frame';
 import { contourPath, HEIGHT, LEFT, PLOT, TOP, WIDTH } from './map-geometry';
 import { useFieldMap } from './use-field-map';
 
@@ -16,11 +15,6 @@ import { useFieldMap } from './use-field-map';
 const LIKELY = 0.5;
 /** Parts of an axis one press of an arrow key moves the dot. */
 const KEY_STEP = 0.02;
-
-type Reach = readonly [number, number];
-
-const axisText = (axis: MapAxis, value: number) =>
-  axis.kind === 'grams' ? `${weight(value)}` : `${significant(value, 2)} : 1`;
 
 /** How far can it go wrong and still land: two rows (or a ratio) span a field, the formula is a dot that can be dragged. */
 export function MapView({
@@ -111,7 +105,8 @@ function Field({
       onAxes.has(i) ? { ...line, grams: origin.current.lines[i]?.grams ?? line.grams } : line,
     ),
   };
-  const { map, share, stopped, fault, stop, again } = useFieldMap(around, axes);
+  const drawing = useFieldMap(around, axes);
+  const { map } = drawing;
   const dragging = useRef(false);
   const reach: readonly [Reach, Reach] = [axisReach(around, axes[0]), axisReach(around, axes[1])];
   const at = (axis: 0 | 1, value: number) => (value - reach[axis][0]) / (reach[axis][1] - reach[axis][0]);
@@ -178,22 +173,7 @@ function Field({
           dragging.current = false;
         }}
       >
-        <defs>
-          <pattern id="risk" width={7} height={7} patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
-            <line x1={0} x2={0} y1={0} y2={7} stroke="var(--color-off)" strokeWidth={1.4} strokeOpacity={0.5} />
-          </pattern>
-          <clipPath id="plot">
-            <rect x={LEFT} y={TOP} width={PLOT.width} height={PLOT.height} />
-          </clipPath>
-        </defs>
-        <rect
-          x={LEFT}
-          y={TOP}
-          width={PLOT.width}
-          height={PLOT.height}
-          fill="var(--color-field)"
-          stroke="var(--color-rule)"
-        />
+        <MapGround />
         <g clipPath="url(#plot)">
           {drawn && (
             <path
@@ -209,87 +189,20 @@ function Field({
           {drawn && <RegionMarks regions={drawn.words.regions} />}
           {drawn && <EdgeMarks edges={drawn.words.edges} />}
         </g>
-        <g className="read text-[12px]" fill="var(--color-mute)">
-          {axisTicks(axes[0], reach[0]).map((value) => (
-            <text key={value} x={LEFT + at(0, value) * PLOT.width} y={TOP + PLOT.height + 17} textAnchor="middle">
-              {axisTick(axes[0], value)}
-            </text>
-          ))}
-          {axisTicks(axes[1], reach[1]).map((value) => (
-            <text key={value} x={LEFT - 6} y={TOP + (1 - at(1, value)) * PLOT.height + 4} textAnchor="end">
-              {axisTick(axes[1], value)}
-            </text>
-          ))}
-        </g>
-        <text
-          x={LEFT + PLOT.width / 2}
-          y={HEIGHT - 8}
-          textAnchor="middle"
-          className="text-[12.5px]"
-          fill="var(--color-ink)"
-        >
-          {names[0]} →
-        </text>
-        <text
-          x={LEFT + 8}
-          y={TOP + 16}
-          className="text-[12.5px]"
-          fill="var(--color-ink)"
-          stroke="var(--color-field)"
-          strokeWidth={4}
-          paintOrder="stroke"
-        >
-          ↑ {names[1]}
-        </text>
+        <MapAxes axes={axes} names={names} reach={reach} />
         {proposedGrams && (
           <circle {...place(proposedGrams)} r={10} fill="none" stroke="var(--color-enamel)" strokeWidth={4} />
         )}
         <circle {...dot} r={11} fill="var(--color-ink)" stroke="var(--color-sheet)" strokeWidth={3} />
       </svg>
-      <div className="mt-1 flex flex-wrap items-center gap-3 text-[13px]">
-        <button
-          type="button"
-          className="min-h-11 rounded-lg border border-rule bg-field px-3"
-          onKeyDown={onKeyDown}
-          aria-label={`The formula on the map: ${axisText(axes[0], axisValue(formula, axes[0]))} ${names[0]}, ${axisText(
-            axes[1],
-            axisValue(formula, axes[1]),
-          )} ${names[1]}. Move it with the arrow keys.`}
-        >
-          ● {axisText(axes[0], axisValue(formula, axes[0]))}, {axisText(axes[1], axisValue(formula, axes[1]))}
-        </button>
-        <span className="text-mute">
-          {drawn
-            ? drawn.share > 0
-              ? `shaded: every gate holds (${Math.round(100 * drawn.share)} % of the field); hatched: likely to split, seize or grain`
-              : 'no place on this field passes every gate'
-            : 'drawing…'}
-        </span>
-        {fault && (
-          <span role="alert" className="text-off">
-            {fault}{' '}
-            <button type="button" className="min-h-11 font-medium underline" onClick={again}>
-              Draw it again
-            </button>
-          </span>
-        )}
-        {share < 1 && !stopped && (
-          <span className="ml-auto flex items-center gap-2">
-            <progress value={share} className="h-2 w-24 accent-enamel" aria-label="Drawing the map" />
-            <Button className="!px-3" onClick={stop}>
-              Stop
-            </Button>
-          </span>
-        )}
-      </div>
+      <MapFoot
+        formula={formula}
+        axes={axes}
+        names={names}
+        share={drawn?.share}
+        drawing={drawing}
+        onKeyDown={onKeyDown}
+      />
     </div>
   );
 }
-
-/** Round places on an axis, in what is shown. */
-function axisTicks(axis: MapAxis, [from, to]: Reach): number[] {
-  const unit = axis.kind === 'grams' ? shownUnit('g') : undefined;
-  return unit ? ticks(unit.toShown(from), unit.toShown(to), 6).map(unit.toKept) : ticks(from, to, 6);
-}
-
-const axisTick = (axis: MapAxis, value: number) => (axis.kind === 'grams' ? grams(value) : significant(value, 2));
