@@ -43,6 +43,7 @@ const n = (value: number, digits = 3) => significant(value, digits);
 const SIXTY = 60 / 342.3 / (60 / 342.3 + 40 / 18.015);
 
 /** Every equation of the model, chapter by chapter. All figures are worked out by the core. */
+// biome-ignore lint/complexity/noExcessiveLinesPerFunction: a list, in the order in which it is read
 export const chapters = (): readonly Chapter[] => [
   {
     title: 'What is dissolved in the water',
