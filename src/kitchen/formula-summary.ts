@@ -7,6 +7,7 @@ import type { StoredFormula } from '@/formats/server-answers';
 import { itemOf, type Larder } from './known-item';
 import { keyed, predictPan } from './known-pan';
 import { JOB_WORDS } from './words/job-words';
+import { USE_NAMES } from './words/use-words';
 
 /** A formula as a card of the list shows it. */
 export interface FormulaSummary {
@@ -44,7 +45,8 @@ export function summarise({ id, file, archived, baseId }: StoredFormula, larder:
   const prediction = predicted?.prediction;
   const chance = predicted && prediction ? linearChance(predicted.formula, predicted.prediction).chance : 0;
   const jobs = file.brief?.jobs.map((job) => JOB_WORDS[job.use].name).join(', ');
-  const use = jobs ?? findUse(file.use)?.name ?? file.use ?? 'No use set';
+  const known = findUse(file.use);
+  const use = jobs ?? (known ? USE_NAMES[known.id] : (file.use ?? 'No use set'));
   const atPour = prediction && atThePour(prediction.moments);
   return {
     id,

@@ -2,11 +2,23 @@ import type { Gate } from '../formula/gates';
 import type { Moment } from '../formula/moments';
 import { usualHistory } from '../matter/process';
 
+/** What each is called stands in the words. */
+export type UseId =
+  | 'coat_eclair'
+  | 'mirror_glaze'
+  | 'nappe_sauce'
+  | 'pour_icecream'
+  | 'pool_plate'
+  | 'dip_stick'
+  | 'spread_fill'
+  | 'pipe_rosette'
+  | 'roll_truffle'
+  | 'cut_squares'
+  | 'spoon_cold';
+
 /** A job a sauce, ganache or glaze can have, with the moments to look at and the gates that make it fit. */
 export interface Use {
-  readonly id: string;
-  /** as a cook says it */
-  readonly name: string;
+  readonly id: UseId;
   readonly moments: readonly Moment[];
   readonly gates: readonly Gate[];
 }
@@ -25,15 +37,9 @@ function fourMoments(pourC: number, benchC: number, fridgeC: number): Moment[] {
   ];
 }
 
-function use(
-  id: string,
-  name: string,
-  at: { pour: number; bench: number; fridge: number },
-  bands: readonly Band[],
-): Use {
+function use(id: UseId, at: { pour: number; bench: number; fridge: number }, bands: readonly Band[]): Use {
   return {
     id,
-    name,
     moments: fourMoments(at.pour, at.bench, at.fridge),
     gates: bands.map(([moment, quantity, low, high]) => ({ moment, quantity, low: low || undefined, high })),
   };
@@ -45,40 +51,38 @@ function use(
  * until it stops.
  */
 export const USES: readonly Use[] = [
-  use('coat_eclair', 'Coat éclairs', { pour: 32, bench: 18, fridge: 4 }, [
+  use('coat_eclair', { pour: 32, bench: 18, fridge: 4 }, [
     ['pour', 'apparentViscosityPaS', 1.5, 7],
     ['pour', 'yieldStressPa', 4, 25],
     ['bench', 'yieldStressPa', 150, 20_000],
   ]),
-  use('mirror_glaze', 'Glaze a cake over the side', { pour: 33, bench: 20, fridge: 5 }, [
+  use('mirror_glaze', { pour: 33, bench: 20, fridge: 5 }, [
     ['pour', 'apparentViscosityPaS', 1, 4.5],
     ['pour', 'yieldStressPa', 0, 12],
     ['fridge', 'yieldStressPa', 100, 6_000],
   ]),
-  use('nappe_sauce', 'Nap a dessert', { pour: 50, bench: 20, fridge: 4 }, [
+  use('nappe_sauce', { pour: 50, bench: 20, fridge: 4 }, [
     ['pour', 'apparentViscosityPaS', 0.1, 0.8],
     ['pour', 'yieldStressPa', 0.3, 8],
   ]),
-  use('pour_icecream', 'Pour over ice cream', { pour: 40, bench: 20, fridge: 4 }, [
+  use('pour_icecream', { pour: 40, bench: 20, fridge: 4 }, [
     ['pour', 'apparentViscosityPaS', 0.3, 2],
     ['pour', 'yieldStressPa', 0, 15],
   ]),
-  use('pool_plate', 'Pool a plate', { pour: 40, bench: 20, fridge: 4 }, [
+  use('pool_plate', { pour: 40, bench: 20, fridge: 4 }, [
     ['pour', 'apparentViscosityPaS', 0.08, 0.6],
     ['pour', 'yieldStressPa', 0, 4],
   ]),
-  use('dip_stick', 'Dip and cling', { pour: 35, bench: 18, fridge: 4 }, [
+  use('dip_stick', { pour: 35, bench: 18, fridge: 4 }, [
     ['pour', 'apparentViscosityPaS', 1, 5],
     ['pour', 'yieldStressPa', 3, 25],
     ['bench', 'yieldStressPa', 300, 30_000],
   ]),
-  use('spread_fill', 'Spread between layers', { pour: 35, bench: 20, fridge: 4 }, [
-    ['bench', 'yieldStressPa', 100, 3_000],
-  ]),
-  use('pipe_rosette', 'Pipe rosettes', { pour: 35, bench: 20, fridge: 4 }, [['bench', 'yieldStressPa', 190, 3_000]]),
-  use('roll_truffle', 'Roll truffles', { pour: 35, bench: 18, fridge: 4 }, [['bench', 'yieldStressPa', 5_000, 40_000]]),
-  use('cut_squares', 'Cut slabs', { pour: 35, bench: 18, fridge: 4 }, [['bench', 'yieldStressPa', 20_000, 150_000]]),
-  use('spoon_cold', 'Spoon from the jar', { pour: 40, bench: 20, fridge: 5 }, [['fridge', 'yieldStressPa', 30, 5_000]]),
+  use('spread_fill', { pour: 35, bench: 20, fridge: 4 }, [['bench', 'yieldStressPa', 100, 3_000]]),
+  use('pipe_rosette', { pour: 35, bench: 20, fridge: 4 }, [['bench', 'yieldStressPa', 190, 3_000]]),
+  use('roll_truffle', { pour: 35, bench: 18, fridge: 4 }, [['bench', 'yieldStressPa', 5_000, 40_000]]),
+  use('cut_squares', { pour: 35, bench: 18, fridge: 4 }, [['bench', 'yieldStressPa', 20_000, 150_000]]),
+  use('spoon_cold', { pour: 40, bench: 20, fridge: 5 }, [['fridge', 'yieldStressPa', 30, 5_000]]),
 ];
 
 /** Finds a use by its id. */

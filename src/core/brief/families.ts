@@ -13,10 +13,26 @@ export interface FamilyRow {
   readonly optional?: boolean;
 }
 
+/** What each is called stands in the words. */
+export type FamilyId =
+  | 'dark-ganache'
+  | 'firm-ganache'
+  | 'milk-ganache'
+  | 'white-ganache'
+  | 'gianduja-ganache'
+  | 'cream-sauce'
+  | 'milk-sauce'
+  | 'shine-glaze'
+  | 'mirror-dark'
+  | 'mirror-white'
+  | 'starch-sauce'
+  | 'thick-drink'
+  | 'water-ganache'
+  | 'condensed-sauce';
+
 /** A kind of sauce, ganache or glaze to start from. */
 export interface Family {
-  readonly id: string;
-  readonly name: string;
+  readonly id: FamilyId;
   readonly thickener: Exclude<Thickener, 'any'>;
   /** how far starch is cooked out, 0-1 */
   readonly cook?: number;
@@ -34,7 +50,6 @@ const row = (role: Role, grams: number, stage: FamilyStage, optional = false): F
 export const FAMILIES: readonly Family[] = [
   {
     id: 'dark-ganache',
-    name: 'Dark ganache',
     thickener: 'chocolate',
     rows: [
       row('cream', 200, 'pan'),
@@ -45,7 +60,6 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'firm-ganache',
-    name: 'Firm dark ganache',
     thickener: 'chocolate',
     rows: [
       row('cream', 150, 'pan'),
@@ -56,19 +70,16 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'milk-ganache',
-    name: 'Milk chocolate ganache',
     thickener: 'chocolate',
     rows: [row('cream', 180, 'pan'), row('syrup', 18, 'pan', true), row('milkChocolate', 270, 'overChocolate')],
   },
   {
     id: 'white-ganache',
-    name: 'White chocolate ganache',
     thickener: 'chocolate',
     rows: [row('cream', 150, 'pan'), row('syrup', 20, 'pan', true), row('white', 320, 'overChocolate')],
   },
   {
     id: 'gianduja-ganache',
-    name: 'Gianduja ganache',
     thickener: 'chocolate',
     rows: [
       row('cream', 150, 'pan'),
@@ -79,7 +90,6 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'cream-sauce',
-    name: 'Cream and cocoa sauce',
     thickener: 'chocolate',
     rows: [
       row('cream', 180, 'pan'),
@@ -93,7 +103,6 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'milk-sauce',
-    name: 'Milk chocolate sauce',
     thickener: 'chocolate',
     rows: [
       row('cream', 120, 'pan'),
@@ -104,7 +113,6 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'shine-glaze',
-    name: 'Shine glaze',
     thickener: 'chocolate',
     rows: [
       row('cream', 190, 'pan'),
@@ -118,7 +126,6 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'mirror-dark',
-    name: 'Gelatin mirror glaze, dark',
     thickener: 'gelatin',
     rows: [
       row('water', 90, 'pan'),
@@ -132,7 +139,6 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'mirror-white',
-    name: 'Gelatin mirror glaze, white',
     thickener: 'gelatin',
     rows: [
       row('water', 90, 'pan'),
@@ -145,7 +151,6 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'starch-sauce',
-    name: 'Water sauce with starch',
     thickener: 'starch',
     cook: 0.95,
     rows: [
@@ -159,7 +164,6 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'thick-drink',
-    name: 'Thick milk chocolate drink',
     thickener: 'starch',
     cook: 0.95,
     rows: [
@@ -172,13 +176,11 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'water-ganache',
-    name: 'Water ganache',
     thickener: 'chocolate',
     rows: [row('water', 110, 'pan'), row('syrup', 30, 'pan', true), row('dark', 240, 'overChocolate')],
   },
   {
     id: 'condensed-sauce',
-    name: 'Condensed milk fudge sauce',
     thickener: 'chocolate',
     rows: [
       row('cream', 120, 'pan'),

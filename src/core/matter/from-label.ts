@@ -69,11 +69,14 @@ export interface FromLabel {
   readonly unmet: readonly { readonly field: LabelField; readonly wanted: number; readonly got: number }[];
 }
 
-/** Something on a label that cannot be. */
-export interface LabelFault {
-  readonly field: LabelField;
-  readonly message: string;
-}
+/** What is wrong with a value of a label. */
+export type LabelFault = { readonly field: LabelField } & (
+  | { readonly kind: 'notAnAmount' }
+  | { readonly kind: 'tooMuch'; readonly most: number }
+  | { readonly kind: 'moreThanWhole'; readonly whole: LabelField }
+  /** g in 100 g of what should be 100 at most */
+  | { readonly kind: 'sum'; readonly sum: number }
+);
 
 const rows = new Map<LabelField, Float64Array>();
 
@@ -105,33 +108,37 @@ const roomOf = (typical: number) => 0.15 * typical + 0.3;
 /** Beyond this many tolerances a value counts as not met. */
 const MET = 2;
 
+/** kcal in 100 g of pure fat. */
+const MOST_KCAL = 900;
+/** Fields that are a part of another one. */
+const PARTS_OF = [
+  ['sugars', 'carbohydrate'],
+  ['polyols', 'carbohydrate'],
+  ['saturates', 'fat'],
+] as const satisfies readonly (readonly [LabelField, LabelField])[];
+
 /**
  * Faults of a label that no composition can meet.
  *
  * @param label values per 100 g
- * @returns one message at the field it belongs to; empty when the label can be
+ * @returns each at the field it belongs to; empty when the label can be
  */
 export function labelFaults(label: PackLabel): LabelFault[] {
   const faults: LabelFault[] = [];
-  const say = (field: LabelField, message: string) => faults.push({ field, message });
   for (const field of given(label)) {
     const value = label[field] as number;
-    if (!Number.isFinite(value) || value < 0) say(field, 'It must be a number, 0 or more.');
-    else if (value > (field === 'energyKcal' ? 900 : 100)) {
-      say(field, field === 'energyKcal' ? 'Nothing has more than 900 kcal in 100 g.' : 'It cannot be more than 100.');
-    }
+    const most = field === 'energyKcal' ? MOST_KCAL : 100;
+    if (!Number.isFinite(value) || value < 0) faults.push({ kind: 'notAnAmount', field });
+    else if (value > most) faults.push({ kind: 'tooMuch', field, most });
   }
   if (faults.length > 0) return faults;
-  const over = (part: LabelField, whole: LabelField, words: string) => {
-    const [a, b] = [label[part], label[whole]];
-    if (a !== undefined && b !== undefined && a > b + 0.05) say(part, words);
-  };
-  over('sugars', 'carbohydrate', 'Sugars are a part of carbohydrate: they cannot be more.');
-  over('polyols', 'carbohydrate', 'Polyols are a part of carbohydrate: they cannot be more.');
-  over('saturates', 'fat', 'Saturates are a part of fat: they cannot be more.');
+  for (const [field, whole] of PARTS_OF) {
+    const [a, b] = [label[field], label[whole]];
+    if (a !== undefined && b !== undefined && a > b + 0.05) faults.push({ kind: 'moreThanWhole', field, whole });
+  }
   const parts = ['fat', 'carbohydrate', 'protein', 'fibre', 'salt'] as const;
   const sum = parts.reduce((total, field) => total + (label[field] ?? 0), 0);
-  if (sum > 101) say('fat', `Fat, carbohydrate, protein, fibre and salt add up to ${sum.toFixed(1)} g in 100 g.`);
+  if (sum > 101) faults.push({ kind: 'sum', field: 'fat', sum });
   return faults;
 }
 

@@ -5,6 +5,7 @@ import type { Answer, Start } from '@/kitchen/brief/brief-answers';
 import type { Larder } from '@/kitchen/known-item';
 import { panContents } from '@/kitchen/pan-contents';
 import { allergenWords } from '@/kitchen/words/allergen-sentences';
+import { FAMILY_NAMES } from '@/kitchen/words/family-words';
 import { momentTitle } from '@/ui/cook-words';
 import { hours, millimetres, money, priceByWeight, significant, weight } from '@/ui/format';
 import { Puddle } from '@/ui/puddle';
@@ -132,7 +133,7 @@ export function StartList({
             `${answer.leftOut} of your formulas ${answer.leftOut === 1 ? 'goes' : 'go'} against a wish and ${answer.leftOut === 1 ? 'is' : 'are'} left out. `}
           {missing.length > 0 &&
             `Nothing in the larder for: ${missing
-              .map(({ family, role }) => `${family.name.toLowerCase()} (${ROLE_WORDS[role]})`)
+              .map(({ family, role }) => `${FAMILY_NAMES[family.id].toLowerCase()} (${ROLE_WORDS[role]})`)
               .join(', ')}.`}
         </p>
       )}

@@ -4,6 +4,7 @@ import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/re
 import { type FormEvent, useState } from 'react';
 import { USES } from '@/core/balance/uses';
 import type { FormulaFileInput } from '@/formats/formula-file';
+import { USE_NAMES } from '@/kitchen/words/use-words';
 import { useAskFirst } from '@/ui/ask-first';
 import { Button } from '@/ui/button';
 
@@ -90,7 +91,7 @@ export function NewFormulaDialog({
               >
                 {USES.map((use) => (
                   <option key={use.id} value={use.id}>
-                    {use.name}
+                    {USE_NAMES[use.id]}
                   </option>
                 ))}
               </select>

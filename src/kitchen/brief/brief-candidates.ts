@@ -12,6 +12,7 @@ import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { resolveFormula } from '@/formats/resolve-formula';
 import { itemsIn } from '../known-item';
+import { FAMILY_NAMES } from '../words/family-words';
 
 /** A formula of the kitchen that a brief may start from. */
 export interface OwnFormula {
@@ -145,7 +146,7 @@ export function familyCandidates({ brief }: Asked, { targets, size }: BriefPlan,
     }));
     const of = {
       id: `family:${family.id}`,
-      name: family.name,
+      name: FAMILY_NAMES[family.id],
       own: undefined,
       lines,
       process: formula.process,

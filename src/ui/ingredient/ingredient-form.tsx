@@ -13,20 +13,8 @@ import { fixed } from '../settings/numerals';
 import { BY_WEIGHT, unitName } from '../settings/shown-units';
 import { COMPONENT_WORDS } from './component-words';
 import { type FieldFault, type IngredientValues, readLabel, readValues, valuesOf } from './ingredient-values';
+import { LABEL_WORDS } from './label-words';
 import { PackDeclares } from './pack-declares';
-
-const LABEL_WORDS: Record<LabelField, readonly [name: string, unit: string]> = {
-  energyKcal: ['Energy', 'kcal'],
-  fat: ['Fat', 'g'],
-  saturates: ['of which saturates', 'g'],
-  carbohydrate: ['Carbohydrate', 'g'],
-  sugars: ['of which sugars', 'g'],
-  polyols: ['of which polyols', 'g'],
-  fibre: ['Fibre', 'g'],
-  protein: ['Protein', 'g'],
-  salt: ['Salt', 'g'],
-  cocoaPercent: ['Cocoa', '%'],
-};
 
 type Form = UseFormReturn<IngredientValues>;
 type Path = FieldPath<IngredientValues>;

@@ -5,6 +5,7 @@ import { type AmountRules, GRAMS, parseAmount } from '@/ui/parse-amount';
 import { forTyping } from '../settings/numerals';
 import { shownField } from '../settings/shown-rules';
 import { BY_WEIGHT } from '../settings/shown-units';
+import { labelFaultWords } from './label-words';
 import type { Declares } from './pack-declares';
 
 /** The fields of the ingredient form, as typed. */
@@ -150,7 +151,7 @@ export function readLabel(values: IngredientValues): { label: PackLabel; faults:
   const faults =
     reader.faults.length > 0
       ? reader.faults
-      : labelFaults(label).map((fault) => ({ ...fault, field: `label.${fault.field}` }));
+      : labelFaults(label).map((fault) => ({ field: `label.${fault.field}`, message: labelFaultWords(fault) }));
   return { label, faults };
 }
 

@@ -4,6 +4,7 @@ import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/re
 import { X } from 'lucide-react';
 import { useState } from 'react';
 import { findUse, USES } from '@/core/balance/uses';
+import { USE_NAMES } from '@/kitchen/words/use-words';
 import { useAskFirst } from '@/ui/ask-first';
 import { Button } from '@/ui/button';
 import type { FormulaDraft } from '../draft/edit';
@@ -66,7 +67,7 @@ export function TargetsSheet({
                 </option>
                 {USES.map((use) => (
                   <option key={use.id} value={use.id}>
-                    {use.name}
+                    {USE_NAMES[use.id]}
                   </option>
                 ))}
               </select>
