@@ -9,6 +9,8 @@ test('the list shows the demo formulas with colour, use, batch and standing, and
   // The demo's are the oldest here: below those of other tests.
   const more = page.getByRole('button', { name: /^Show more/ });
   await expect(cards.first()).toBeVisible();
+  // Of a big kitchen the rest comes after the first page.
+  await expect(page.getByText('are being fetched')).toHaveCount(0);
   while (await more.isVisible()) await more.click();
   expect(await cards.count()).toBeGreaterThanOrEqual(13);
   const gloss = cards.filter({ has: page.getByText('Millrace éclair gloss', { exact: true }) });
