@@ -27,7 +27,7 @@ export async function startPostgres(programs: string): Promise<{ url: string; st
   const quiet = { ...user, cwd: folder, stdio: 'ignore' } as const;
   execFileSync(
     path.join(programs, 'initdb'),
-    ['-D', data, '-A', 'trust', '-U', 'kitchen', '-E', 'UTF8', '--no-sync'],
+    ['-D', data, '-A', 'trust', '-U', 'kitchen', '-E', 'UTF8', '--no-locale', '--no-sync'],
     quiet,
   );
   const port = await freePort();
