@@ -1,5 +1,5 @@
 import { networkInterfaces } from 'node:os';
-import { isLoopback } from '../../src/server/guard.mjs';
+import { isLoopback } from '../../src/server/loopback.mjs';
 import { hasPasscode } from '../../src/server/passcode.mjs';
 import { isFree } from './port.mjs';
 import { inProject, startNode, stop } from './project.mjs';

@@ -54,9 +54,6 @@ function hostOf(authority) {
   }
 }
 
-/** Whether only this machine reaches an address. @param {string} host */
-export const isLoopback = (host) => ['localhost', '::1'].includes(host) || /^127\./.test(host);
-
 /** Whether a path can be read: no broken percent signs, nothing that cannot be seen. @param {string} url */
 function isReadable(url) {
   try {

@@ -7,7 +7,8 @@ import { createServer as createSecureServer, request as secureRequest } from 'no
 import path from 'node:path';
 import next from 'next';
 import { atTheDoor } from './door.mjs';
-import { cookieIn, isLoopback, ownNames, refusalOf, TOKEN_COOKIE } from './guard.mjs';
+import { cookieIn, ownNames, refusalOf, TOKEN_COOKIE } from './guard.mjs';
+import { isLoopback } from './loopback.mjs';
 
 /** Idle connections stay this long: a tablet that asks every ten seconds must not meet one that is just being closed. */
 const KEEP_ALIVE_MS = 75_000;

@@ -177,6 +177,29 @@ test('targets are changed in one sheet, which points at what is wrong', async ({
   expect(silent).toEqual([]);
 });
 
+test('a balance that takes long can be stopped, and the next one begins', async ({ page, silent }) => {
+  const { ingredients } = (await (await page.request.get('/api/larder/rows')).json()) as {
+    ingredients: { id: string }[];
+  };
+  await openFormula(page, {
+    lines: ingredients.slice(0, 60).map(({ id }, i) => ({ ingredient: id, grams: 10 + (i % 7) * 10 })),
+    gates: [
+      { moment: 'pour', quantity: 'apparentViscosityPaS', low: 0.5, high: 1 },
+      { moment: 'fridge', quantity: 'apparentViscosityPaS', low: 0.5, high: 1 },
+      { moment: 'bench', quantity: 'waterActivity', high: 0.6 },
+      { moment: 'pan', quantity: 'shine', low: 95 },
+    ],
+  });
+  const balance = page.getByRole('button', { name: 'Balance it' });
+  for (let times = 0; times < 2; times++) {
+    await balance.click();
+    await page.getByRole('button', { name: /Stop$/ }).click();
+    await expect(balance).toBeEnabled();
+    await expect(page.getByRole('region', { name: 'Verdict' }).getByRole('alert')).toHaveCount(0);
+  }
+  expect(silent).toEqual([]);
+});
+
 test('an edit shows its new curve within frames (printed, not judged)', async ({ page }) => {
   await openFormula(page);
   await expect(page.getByTestId('resistance-chart').locator('.apexcharts-series path').first()).toBeAttached();

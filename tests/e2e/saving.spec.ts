@@ -201,6 +201,21 @@ test('a tablet on which nothing was typed follows what another saves', async ({ 
   expect(silent).toEqual([]);
 });
 
+test('another tablet’s save is told as it happens, not at the next look', async ({ page, context }) => {
+  // Without the look every ten seconds: what then arrives was told.
+  await page.addInitScript(() => {
+    const often = window.setInterval;
+    window.setInterval = ((work: TimerHandler, ms?: number) => (ms === 10_000 ? 0 : often(work, ms))) as typeof often;
+  });
+  const id = await openFormula(page);
+  const other = await context.newPage();
+  await other.goto(`/formulas/${id}/balance`);
+  await expect(other.getByTestId('save-state')).toHaveText('Saved');
+  await gramsOf(other, 'Whipping cream').fill('253');
+  await saved(other);
+  await expect(gramsOf(page, 'Whipping cream')).toHaveValue('253');
+});
+
 test('work that was left behind is brought back over a newer save only with that one as a version', async ({
   page,
   context,

@@ -2,7 +2,7 @@ import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { afterAll, describe, expect, it } from 'vitest';
-import { isLoopback } from '@/server/guard.mjs';
+import { isLoopback } from '@/server/loopback.mjs';
 import { hasPasscode, isPasscode, isSession, newSession, setPasscode, Tries } from '@/server/passcode.mjs';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'dark-pour-passcode-'));

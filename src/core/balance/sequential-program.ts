@@ -16,7 +16,7 @@ export interface Point {
   readonly y: readonly number[];
   /** sum of y² */
   readonly change: number;
-  /** how far each edge is missed, 0 or more, weighted ln units */
+  /** how far inside each edge it is, below 0 where the edge is missed; weighted ln units */
   readonly clearance: readonly number[];
   /** sum of the misses */
   readonly miss: number;

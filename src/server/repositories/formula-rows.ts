@@ -1,5 +1,4 @@
-import type { FormulaFile } from '@/formats/formula-file';
-import { formulaFileSchema } from '@/formats/formula-file';
+import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
 import type { StoredFormula } from '@/formats/server-answers';
 import type { formulaLines, formulas } from '../db/schema';
 import { readStored } from './stored-value';
