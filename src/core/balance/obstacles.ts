@@ -100,9 +100,13 @@ function setsOf<T>(things: readonly T[], size: number, most: number): T[][] {
  *
  * @param formula what was asked
  * @param nearest the closest that could be reached
+ * @param effort what work may be spent
  */
-export function obstacles(formula: Formula, nearest: Formula): Obstacle[] {
-  const effort = { left: EFFORT_TO_EXPLAIN };
+export function obstacles(
+  formula: Formula,
+  nearest: Formula,
+  effort: Effort = { left: EFFORT_TO_EXPLAIN },
+): Obstacle[] {
   const asSet = loosenables(formula);
   const misses = new Map(
     likeliestFirst(asSet, nearest).map((thing) => [thing, missWithout(formula, [thing], STARTS_ALONE, effort)]),

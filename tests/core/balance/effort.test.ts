@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest';
+import { obstacles } from '@/core/balance/obstacles';
 import { balanceProblem } from '@/core/balance/problem';
 import { search } from '@/core/balance/search';
 import { formulaOf, larder } from '../../support/kitchen';
@@ -26,6 +27,16 @@ describe('the work of a search', () => {
     });
     expect(misses[1]).toBeLessThanOrEqual(misses[0] ?? 0);
     expect(misses[2]).toBeLessThanOrEqual(misses[1] ?? 0);
+  });
+
+  it('is spent first on what is likeliest to stand in the way', () => {
+    const rows = [...larder.keys()].slice(0, 12).map((id, i) => [id, 40, { minGrams: 1 + (i % 3) }] as const);
+    const formula = formulaOf(rows, [{ moment: 'bench', quantity: 'waterActivity', high: 0.05 }]);
+    const effort = { left: 150 };
+    expect(obstacles(formula, formula, effort)).toEqual([
+      { kind: 'gate', gate: 0, moment: 'bench', quantity: 'waterActivity', enough: 'alone' },
+    ]);
+    expect(effort.left, 'not enough for all of them').toBeLessThan(1);
   });
 
   it('the same work gives the same answer', () => {
