@@ -15,6 +15,24 @@ const REACH_OUT = 32;
 /** Half of the least width of a handle, px. */
 const LEAST_HALF = 22;
 
+/** Where a pointer is in the chart. */
+const local = (event: PointerEvent<HTMLElement>) => {
+  const figure = event.currentTarget.closest('figure')?.getBoundingClientRect();
+  return { x: event.clientX - (figure?.left ?? 0), y: event.clientY - (figure?.top ?? 0) };
+};
+
+/** Moves a gate by an arrow key. */
+function shiftByKey(event: KeyboardEvent, shift: NonNullable<ChartGate['onShift']>) {
+  const step = event.shiftKey ? KEY_FACTOR_SHIFT : KEY_FACTOR;
+  const byC = event.shiftKey ? 4 * KEY_C : KEY_C;
+  if (event.key === 'ArrowUp') shift(step, 0);
+  else if (event.key === 'ArrowDown') shift(1 / step, 0);
+  else if (event.key === 'ArrowLeft') shift(1, byC);
+  else if (event.key === 'ArrowRight') shift(1, -byC);
+  else return;
+  event.preventDefault();
+}
+
 /** Handles on a gate's edges and on the gate itself, for finger, pointer and keyboard. */
 export function GateHandles({ gate, plot }: { gate: ChartGate; plot: Plot }) {
   const last = useRef<{ x: number; y: number } | undefined>(undefined);
@@ -24,10 +42,6 @@ export function GateHandles({ gate, plot }: { gate: ChartGate; plot: Plot }) {
   const top = gate.highPa === undefined ? TOP + plot.top : yOf(gate.highPa, plot);
   const bottom = gate.lowPa === undefined ? TOP + plot.top + plot.height : yOf(gate.lowPa, plot);
 
-  const local = (event: PointerEvent<HTMLElement>) => {
-    const figure = event.currentTarget.closest('figure')?.getBoundingClientRect();
-    return { x: event.clientX - (figure?.left ?? 0), y: event.clientY - (figure?.top ?? 0) };
-  };
   const grab = (event: PointerEvent<HTMLElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
     last.current = local(event);
@@ -35,38 +49,6 @@ export function GateHandles({ gate, plot }: { gate: ChartGate; plot: Plot }) {
   const letGo = () => {
     last.current = undefined;
   };
-  const edgeHandle = (edge: 'low' | 'high', pa: number | undefined, move: ((pa: number) => void) | undefined) => {
-    if (pa === undefined || !move) return null;
-    const onKeyDown = (event: KeyboardEvent) => {
-      const step = event.shiftKey ? KEY_FACTOR_SHIFT : KEY_FACTOR;
-      if (event.key === 'ArrowUp') move(pa * step);
-      else if (event.key === 'ArrowDown') move(pa / step);
-      else return;
-      event.preventDefault();
-    };
-    return (
-      <button
-        type="button"
-        role="slider"
-        aria-label={`${gate.name}: ${edge === 'low' ? 'lower' : 'upper'} edge of the gate`}
-        aria-valuenow={Math.round(1000 * level(pa)) / 1000}
-        aria-valuetext={`${significant(pa)} Pa`}
-        aria-orientation="vertical"
-        className="absolute cursor-ns-resize touch-none rounded hover:bg-enamel/15"
-        style={{
-          left,
-          width: right - left,
-          top: yOf(pa, plot) - (edge === 'high' ? REACH_OUT : REACH),
-          height: REACH + REACH_OUT,
-        }}
-        onPointerDown={grab}
-        onPointerMove={(event) => last.current && move(resistanceAtHeight(local(event).y, plot))}
-        onLostPointerCapture={letGo}
-        onKeyDown={onKeyDown}
-      />
-    );
-  };
-
   const { onShift } = gate;
   const onBodyMove = (event: PointerEvent<HTMLElement>) => {
     const from = last.current;
@@ -75,16 +57,6 @@ export function GateHandles({ gate, plot }: { gate: ChartGate; plot: Plot }) {
     last.current = to;
     const factor = resistanceAtHeight(to.y, plot) / resistanceAtHeight(from.y, plot);
     onShift(factor, ((from.x - to.x) / plot.width) * xSpan(plot));
-  };
-  const onBodyKey = (event: KeyboardEvent) => {
-    if (!onShift) return;
-    const step = event.shiftKey ? KEY_FACTOR_SHIFT : KEY_FACTOR;
-    if (event.key === 'ArrowUp') onShift(step, 0);
-    else if (event.key === 'ArrowDown') onShift(1 / step, 0);
-    else if (event.key === 'ArrowLeft') onShift(1, event.shiftKey ? 4 * KEY_C : KEY_C);
-    else if (event.key === 'ArrowRight') onShift(1, event.shiftKey ? -4 * KEY_C : -KEY_C);
-    else return;
-    event.preventDefault();
   };
   return (
     <>
@@ -97,12 +69,75 @@ export function GateHandles({ gate, plot }: { gate: ChartGate; plot: Plot }) {
           onPointerDown={grab}
           onPointerMove={onBodyMove}
           onLostPointerCapture={letGo}
-          onKeyDown={onBodyKey}
+          onKeyDown={(event) => shiftByKey(event, onShift)}
         />
       )}
-      {edgeHandle('high', gate.highPa, gate.onHigh)}
-      {edgeHandle('low', gate.lowPa, gate.onLow)}
+      {gate.highPa !== undefined && gate.onHigh && (
+        <EdgeHandle
+          name={`${gate.name}: upper edge of the gate`}
+          pa={gate.highPa}
+          box={{ left, width: right - left, top: yOf(gate.highPa, plot) - REACH_OUT }}
+          onGrab={grab}
+          onDrag={(event) => last.current && gate.onHigh?.(resistanceAtHeight(local(event).y, plot))}
+          onLetGo={letGo}
+          onMove={gate.onHigh}
+        />
+      )}
+      {gate.lowPa !== undefined && gate.onLow && (
+        <EdgeHandle
+          name={`${gate.name}: lower edge of the gate`}
+          pa={gate.lowPa}
+          box={{ left, width: right - left, top: yOf(gate.lowPa, plot) - REACH }}
+          onGrab={grab}
+          onDrag={(event) => last.current && gate.onLow?.(resistanceAtHeight(local(event).y, plot))}
+          onLetGo={letGo}
+          onMove={gate.onLow}
+        />
+      )}
     </>
+  );
+}
+
+/** One edge of a gate. */
+function EdgeHandle({
+  name,
+  pa,
+  box,
+  onGrab,
+  onDrag,
+  onLetGo,
+  onMove,
+}: {
+  name: string;
+  pa: number;
+  box: { left: number; width: number; top: number };
+  onGrab: (event: PointerEvent<HTMLElement>) => void;
+  onDrag: (event: PointerEvent<HTMLElement>) => void;
+  onLetGo: () => void;
+  onMove: (pa: number) => void;
+}) {
+  const onKeyDown = (event: KeyboardEvent) => {
+    const step = event.shiftKey ? KEY_FACTOR_SHIFT : KEY_FACTOR;
+    if (event.key === 'ArrowUp') onMove(pa * step);
+    else if (event.key === 'ArrowDown') onMove(pa / step);
+    else return;
+    event.preventDefault();
+  };
+  return (
+    <button
+      type="button"
+      role="slider"
+      aria-label={name}
+      aria-valuenow={Math.round(1000 * level(pa)) / 1000}
+      aria-valuetext={`${significant(pa)} Pa`}
+      aria-orientation="vertical"
+      className="absolute cursor-ns-resize touch-none rounded hover:bg-enamel/15"
+      style={{ ...box, height: REACH + REACH_OUT }}
+      onPointerDown={onGrab}
+      onPointerMove={onDrag}
+      onLostPointerCapture={onLetGo}
+      onKeyDown={onKeyDown}
+    />
   );
 }
 

@@ -1,6 +1,6 @@
 'use client';
 
-import { type ClipboardEvent, type KeyboardEvent, useId, useState } from 'react';
+import { type ChangeEvent, type ClipboardEvent, type FocusEvent, type KeyboardEvent, useId, useState } from 'react';
 import { type AmountRules, canBeTyped, type Proposal, parseAmount } from './parse-amount';
 import { shownField } from './settings/shown-rules';
 
@@ -59,26 +59,16 @@ const LOOKS = {
   },
 } as const;
 
-/**
- * A number as a cook types it, in the units of the kitchen. While what stands there cannot be read, a message stands beside it, what was typed stays, and the last good
- * value goes on counting.
- */
-export function NumberField({
-  label,
+/** What is typed into a field and what it comes to. */
+function useTyped({
   value,
   rules,
   write,
   onValue,
-  optional = false,
-  disabled = false,
-  className = '',
-  step = 1,
-  showLabel = false,
-  placeholder,
-  look = 'framed',
+  optional,
+  step,
   onLeave,
-}: NumberFieldProps) {
-  const id = useId();
+}: Pick<NumberFieldProps, 'value' | 'rules' | 'write' | 'onValue' | 'onLeave'> & { optional: boolean; step: number }) {
   const [typed, setTyped] = useState<Typed | undefined>();
   // What “3x” takes three times: what stood there before it was typed.
   const [before, setBefore] = useState<number | undefined>();
@@ -124,6 +114,54 @@ export function NumberField({
     setTyped({ text: shown, message: 'That was several lines. Paste one number.' });
   };
 
+  return {
+    typed,
+    setTyped,
+    field,
+    shown,
+    onChange: (event: ChangeEvent<HTMLInputElement>) => take(event.target.value),
+    onFocus: (event: FocusEvent<HTMLInputElement>) => {
+      setBefore(value);
+      event.target.select();
+    },
+    onBlur: () => {
+      if (!typed?.message) setTyped(undefined);
+      onLeave?.();
+    },
+    onKeyDown,
+    onPaste,
+  };
+}
+
+/**
+ * A number as a cook types it, in the units of the kitchen. While what stands there cannot be read, a message stands beside it, what was typed stays, and the last good
+ * value goes on counting.
+ */
+export function NumberField({
+  label,
+  value,
+  rules,
+  write,
+  onValue,
+  optional = false,
+  disabled = false,
+  className = '',
+  step = 1,
+  showLabel = false,
+  placeholder,
+  look = 'framed',
+  onLeave,
+}: NumberFieldProps) {
+  const id = useId();
+  const { typed, setTyped, field, shown, ...handlers } = useTyped({
+    value,
+    rules,
+    write,
+    onValue,
+    optional,
+    step,
+    onLeave,
+  });
   return (
     <div className={`${LOOKS[look].root} ${className}`}>
       {/* All of the box takes a finger, its unit too. */}
@@ -150,17 +188,7 @@ export function NumberField({
             disabled={disabled}
             aria-invalid={typed?.message !== undefined}
             aria-describedby={typed?.message ? `${id}-message` : undefined}
-            onChange={(event) => take(event.target.value)}
-            onFocus={(event) => {
-              setBefore(value);
-              event.target.select();
-            }}
-            onBlur={() => {
-              if (!typed?.message) setTyped(undefined);
-              onLeave?.();
-            }}
-            onKeyDown={onKeyDown}
-            onPaste={onPaste}
+            {...handlers}
           />
           <span className={LOOKS[look].unit} aria-hidden="true">
             {field.rules.unit}
@@ -168,32 +196,54 @@ export function NumberField({
         </span>
       </label>
       {typed?.message && (
-        <div
+        <Message
           id={`${id}-message`}
-          role="alert"
-          className="absolute top-full right-0 z-20 font-sans leading-normal font-normal mt-1 w-max max-w-64 rounded-md border border-off/40 bg-off-wash px-2.5 py-1.5 text-left text-[13.5px] text-off shadow-lg"
-        >
-          {typed.message}
-          {typed.proposals && (
-            <span className="mt-1 flex flex-wrap gap-1.5">
-              {typed.proposals.map((proposal) => (
-                <button
-                  key={proposal.label}
-                  type="button"
-                  className="min-h-11 rounded-md border border-rule bg-sheet px-2.5 font-medium text-ink"
-                  // The field keeps the focus: leaving it first would take the message away.
-                  onPointerDown={(event) => event.preventDefault()}
-                  onClick={() => {
-                    setTyped(undefined);
-                    onValue(field.toKept(proposal.value));
-                  }}
-                >
-                  {proposal.label}
-                </button>
-              ))}
-            </span>
-          )}
-        </div>
+          text={typed.message}
+          proposals={typed.proposals}
+          onProposal={(proposal) => {
+            setTyped(undefined);
+            onValue(field.toKept(proposal.value));
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+/** Why what stands in the field cannot be read, and what may have been meant. */
+function Message({
+  id,
+  text,
+  proposals,
+  onProposal,
+}: {
+  id: string;
+  text: string;
+  proposals: readonly Proposal[] | undefined;
+  onProposal: (proposal: Proposal) => void;
+}) {
+  return (
+    <div
+      id={id}
+      role="alert"
+      className="absolute top-full right-0 z-20 font-sans leading-normal font-normal mt-1 w-max max-w-64 rounded-md border border-off/40 bg-off-wash px-2.5 py-1.5 text-left text-[13.5px] text-off shadow-lg"
+    >
+      {text}
+      {proposals && (
+        <span className="mt-1 flex flex-wrap gap-1.5">
+          {proposals.map((proposal) => (
+            <button
+              key={proposal.label}
+              type="button"
+              className="min-h-11 rounded-md border border-rule bg-sheet px-2.5 font-medium text-ink"
+              // The field keeps the focus: leaving it first would take the message away.
+              onPointerDown={(event) => event.preventDefault()}
+              onClick={() => onProposal(proposal)}
+            >
+              {proposal.label}
+            </button>
+          ))}
+        </span>
       )}
     </div>
   );

@@ -2,14 +2,15 @@
 
 import { useEffect, useState } from 'react';
 
-const SETTLED_MS = 700;
+/** Rest before something is read aloud, ms: it must not follow each key. */
+export const READ_ALOUD_AFTER_MS = 700;
 
-/** A value once it has stood still for a moment: what is read aloud must not follow each key. */
-export function useSettled<T>(value: T): T | undefined {
+/** A value once it has stood still for a while; nothing before. */
+export function useSettled<T>(value: T, afterMs: number): T | undefined {
   const [settled, setSettled] = useState<T | undefined>();
   useEffect(() => {
-    const timer = setTimeout(() => setSettled(value), SETTLED_MS);
+    const timer = setTimeout(() => setSettled(value), afterMs);
     return () => clearTimeout(timer);
-  }, [value]);
+  }, [value, afterMs]);
   return settled;
 }

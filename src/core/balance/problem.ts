@@ -80,6 +80,28 @@ function tieRows(formula: Formula, free: readonly number[], scale: readonly numb
   });
 }
 
+interface ProblemOptions {
+  inward: number | readonly number[];
+  mostOfBand?: number | undefined;
+  freeTotal?: boolean | undefined;
+}
+
+/** The edges of all gates, in weighted ln units, moved inward as asked. */
+function edgesOf(formula: Formula, options: ProblemOptions): Edge[] {
+  const edges: Edge[] = [];
+  formula.gates.forEach((gate, index) => {
+    const at = (edge: number) => (gate.weight ?? 1) * onScale(gate.quantity, edge);
+    const low = gate.low ? at(gate.low) : undefined;
+    const high = gate.high === undefined ? undefined : at(gate.high);
+    const wanted = typeof options.inward === 'number' ? options.inward : (options.inward[index] ?? 0);
+    const most = low !== undefined && high !== undefined ? (high - low) * (options.mostOfBand ?? 0.25) : wanted;
+    const inward = Math.min(wanted, most);
+    if (low !== undefined) edges.push({ gate: index, sign: 1, at: low + inward });
+    if (high !== undefined) edges.push({ gate: index, sign: -1, at: high - inward });
+  });
+  return edges;
+}
+
 /**
  * Sets a formula up for the solver.
  *
@@ -87,14 +109,7 @@ function tieRows(formula: Formula, free: readonly number[], scale: readonly numb
  * @param options `inward` moves every band's edges in by this many weighted ln units, all alike or gate by gate, so that rounding keeps them
  * or a margin is left (at most `mostOfBand` of a band from either edge, a quarter when left out); `freeTotal` lets the batch grow or shrink
  */
-export function balanceProblem(
-  formula: Formula,
-  options: {
-    inward: number | readonly number[];
-    mostOfBand?: number | undefined;
-    freeTotal?: boolean | undefined;
-  },
-): BalanceProblem {
+export function balanceProblem(formula: Formula, options: ProblemOptions): BalanceProblem {
   const batchG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
   const free = freeLines(formula);
   const start = free.map((index) => (formula.lines[index] as Formula['lines'][number]).grams);
@@ -113,18 +128,6 @@ export function balanceProblem(
     visits.set(moment, [...(visits.get(moment) ?? []), index]);
   });
 
-  const edges: Edge[] = [];
-  formula.gates.forEach((gate, index) => {
-    const at = (edge: number) => (gate.weight ?? 1) * onScale(gate.quantity, edge);
-    const low = gate.low ? at(gate.low) : undefined;
-    const high = gate.high === undefined ? undefined : at(gate.high);
-    const wanted = typeof options.inward === 'number' ? options.inward : (options.inward[index] ?? 0);
-    const most = low !== undefined && high !== undefined ? (high - low) * (options.mostOfBand ?? 0.25) : wanted;
-    const inward = Math.min(wanted, most);
-    if (low !== undefined) edges.push({ gate: index, sign: 1, at: low + inward });
-    if (high !== undefined) edges.push({ gate: index, sign: -1, at: high - inward });
-  });
-
   const tied = tieRows(formula, free, scale);
   const prices = formula.lines.map((line) => line.pricePerKg ?? 0);
   const baseCost = costOfLines(formula.lines);
@@ -134,7 +137,7 @@ export function balanceProblem(
     scale,
     lower: reaches.map(({ least }, i) => (least - (start[i] as number)) / (scale[i] as number)),
     upper: reaches.map(({ most }, i) => (most - (start[i] as number)) / (scale[i] as number)),
-    edges,
+    edges: edgesOf(formula, options),
     equalities: options.freeTotal ? tied : [{ row: scale, equals: 0 }, ...tied],
     formula,
     standing() {

@@ -106,6 +106,36 @@ function asRead(
   return READING_ERRORS.map((z) => climateAt(temperatureC + sd * z, reallyAt(history, sd * z)));
 }
 
+/** The band at every temperature of the curve, from those that were drawn. */
+function curveBand(
+  climates: readonly Climate[],
+  drawn: readonly { readonly i: number }[],
+  samples: readonly Float64Array[],
+): Doubt['curve'] {
+  const bands = samples.map(bandOf);
+  return {
+    temperatureC: Float64Array.from(climates, ({ temperatureC }) => temperatureC),
+    lowPa: between(drawn, (k) => bands[k]?.low ?? 0, climates.length),
+    highPa: between(drawn, (k) => bands[k]?.high ?? 0, climates.length),
+  };
+}
+
+/** Grams of each component as they may really be in the pan, into `grams`. */
+function drawComponents(
+  grams: Float64Array,
+  base: Float64Array,
+  directions: readonly Float64Array[],
+  normal: () => number,
+): Float64Array {
+  grams.set(base);
+  for (const direction of directions) {
+    const z = normal();
+    for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = (grams[i] as number) + z * (direction[i] as number);
+  }
+  for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = Math.max(grams[i] as number, 0);
+  return grams;
+}
+
 /**
  * Draws formulas as they may really be in the pan, predicts each, and gives the bands and the chance to land.
  *
@@ -139,13 +169,7 @@ export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<n
 
   const grams = new Float64Array(COMPONENT_COUNT);
   for (let draw = 0; draw < draws; draw++) {
-    grams.set(base);
-    for (const direction of directions) {
-      const z = normal();
-      for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = (grams[i] as number) + z * (direction[i] as number);
-    }
-    for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = Math.max(grams[i] as number, 0);
-    const batch = prepareBatch(grams, formula.process);
+    const batch = prepareBatch(drawComponents(grams, base, directions, normal), formula.process);
     const doubt = modelDoubt(batch.mixture);
     const error = { warm: normal(), gel: normal(), cold: normal(), waterActivity: normal(), shine: normal() };
     const reading = draw % READINGS;
@@ -178,14 +202,9 @@ export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<n
     if (draw % BREATH === BREATH - 1) yield draw / draws;
   }
 
-  const bands = curve.map(bandOf);
   return {
     draws,
-    curve: {
-      temperatureC: Float64Array.from(climates, ({ temperatureC }) => temperatureC),
-      lowPa: between(drawn, (k) => bands[k]?.low ?? 0, climates.length),
-      highPa: between(drawn, (k) => bands[k]?.high ?? 0, climates.length),
-    },
+    curve: curveBand(climates, drawn, curve),
     moments: moments.map(
       (byQuantity) =>
         Object.fromEntries(

@@ -3,7 +3,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import { useHotkeys } from 'react-hotkeys-hook';
 import { withBenchChanges } from '@/core/brief/bench-changes';
-import { briefSize, planBrief } from '@/core/brief/plan';
+import type { Brief } from '@/core/brief/brief';
+import { type BriefPlan, briefSize, planBrief } from '@/core/brief/plan';
 import type { Ingredient } from '@/formats/ingredient';
 import type { OwnFormula, Start } from '@/kitchen/brief/brief-answers';
 import { fetchFormulas, fetchLarder } from '@/kitchen/client/shelf';
@@ -43,20 +44,66 @@ function openingWords(start: Start | 'asItIs' | undefined, of: StoredOf | undefi
   return `Opens ${scaled.name} at ${weight(Math.round(total))}.${kept}`;
 }
 
-/** The Brief: what it must do and for how many, said as a sentence; the gates, the amount and where to start follow at once. */
-export function BriefScreen({
+const NO_STARTS: readonly Start[] = [];
+
+/**
+ * What the bench is opened with: the formula as it is, or one of the starts; the first one until another is picked.
+ *
+ * @param of the formula the brief belongs to
+ */
+function useChosenStart({
   of,
-  isFor,
-  shelf: carriedShelf,
-  larder: carriedLarder,
+  starts,
+  formulas,
+  general,
+  larder,
 }: {
   of: StoredOf | undefined;
-  /** the brief is for another occasion of that formula, which itself stays as it is */
-  isFor: boolean;
-  shelf: Carried<OwnFormula>;
-  larder: Carried<Ingredient>;
+  starts: readonly Start[];
+  formulas: readonly OwnFormula[];
+  general: BriefPlan;
+  larder: ReadonlyMap<string, Ingredient>;
 }) {
-  useRefreshOnReturn();
+  const [picked, setPicked] = useState<string | undefined>(of ? AS_IT_IS : undefined);
+  const chosen = starts.find(({ id }) => id === picked) ?? (picked === AS_IT_IS ? undefined : starts[0]);
+  const pan = useMemo(() => (of ? panAsItIs(of.file, general, larder) : undefined), [of, general, larder]);
+  return {
+    ...{ picked, setPicked, starts, chosen, pan },
+    chosenFile: formulas.find(({ id }) => id === chosen?.id)?.file,
+    /** what the curve and the amount are those of */
+    drawn: picked === AS_IT_IS ? pan : chosen,
+  };
+}
+
+/** All formulas and the larder, from which a brief may start. */
+function useShelf(carriedShelf: Carried<OwnFormula>, carriedLarder: Carried<Ingredient>) {
+  const { rows: formulas, ...shelfRest } = useWhole(carriedShelf, fetchFormulas);
+  const { rows: ingredients, ...larderRest } = useWhole(carriedLarder, fetchLarder);
+  const isWhole = shelfRest.isWhole && larderRest.isWhole;
+  const shelf = useMemo(() => (isWhole ? { formulas, ingredients } : undefined), [isWhole, formulas, ingredients]);
+  const larder = useMemo(() => new Map(ingredients.map((each) => [each.id, each])), [ingredients]);
+  return {
+    formulas,
+    larder,
+    /** nothing until both are here whole */
+    shelf,
+    fault: shelfRest.fault ?? larderRest.fault,
+    again: () => {
+      for (const rest of [shelfRest, larderRest]) if (rest.fault) rest.again();
+    },
+  };
+}
+
+interface BriefProps {
+  readonly of: StoredOf | undefined;
+  /** the brief is for another occasion of that formula, which itself stays as it is */
+  readonly isFor: boolean;
+  readonly shelf: Carried<OwnFormula>;
+  readonly larder: Carried<Ingredient>;
+}
+
+/** A brief while it is written: what it comes to, where to start, and opening it on the bench. */
+function useWrittenBrief({ of, isFor, shelf: carriedShelf, larder: carriedLarder }: BriefProps) {
   const [kitchenC] = useKitchenTemperature();
   const belongs = of !== undefined && !isFor;
   const start = useMemo(
@@ -66,23 +113,15 @@ export function BriefScreen({
   const open = useBrief(start, `dark-pour:brief:${of ? `${of.id}${isFor ? ':for' : ''}` : 'new'}`);
   const { brief } = open;
   const general = useMemo(() => planBrief(brief), [brief]);
-  const { rows: formulas, ...shelfRest } = useWhole(carriedShelf, fetchFormulas);
-  const { rows: ingredients, ...larderRest } = useWhole(carriedLarder, fetchLarder);
-  const isWhole = shelfRest.isWhole && larderRest.isWhole;
-  const shelf = useMemo(() => (isWhole ? { formulas, ingredients } : undefined), [isWhole, formulas, ingredients]);
-  const larder = useMemo(() => new Map(ingredients.map((each) => [each.id, each])), [ingredients]);
+  const { formulas, larder, shelf, fault: shelfFault, again: fetchAgain } = useShelf(carriedShelf, carriedLarder);
   const proposals = useProposals(brief, of?.id, shelf);
-  const [picked, setPicked] = useState<string | undefined>(belongs ? AS_IT_IS : undefined);
-
-  const starts = proposals.answer?.starts ?? [];
-  const chosen = starts.find(({ id }) => id === picked) ?? (picked === AS_IT_IS ? undefined : starts[0]);
-  const chosenFile = formulas.find(({ id }) => id === chosen?.id)?.file;
-
-  const pan = useMemo(
-    () => (belongs ? panAsItIs(of.file, general, larder) : undefined),
-    [belongs, of, general, larder],
-  );
-  const drawn = picked === AS_IT_IS ? pan : chosen;
+  const { picked, setPicked, starts, chosen, chosenFile, pan, drawn } = useChosenStart({
+    of: belongs ? of : undefined,
+    starts: proposals.answer?.starts ?? NO_STARTS,
+    formulas,
+    general,
+    larder,
+  });
   // Jars and coats are filled by volume: the amount is that of what is chosen, by its own density.
   const plan = useMemo(
     () => ({ ...general, size: drawn && 'size' in drawn ? drawn.size : briefSize(brief, drawn?.densityKgM3) }),
@@ -95,19 +134,59 @@ export function BriefScreen({
   // Tells when the page listens.
   const [ready, setReady] = useState(false);
   useEffect(() => setReady(true), []);
+  return {
+    ...{
+      own: belongs ? of : undefined,
+      open,
+      brief,
+      plan,
+      pan,
+      chosen,
+      chosenFile,
+      starts,
+      proposals,
+      larder,
+      busy,
+      ready,
+    },
+    isAsItIs: picked === AS_IT_IS,
+    choose: setPicked,
+    chooseAsItIs: () => setPicked(AS_IT_IS),
+    drawn,
+    /** why the shelf or the starts are not here */
+    startsFault: shelfFault ?? proposals.fault,
+    askAgain: () => {
+      fetchAgain();
+      proposals.again();
+    },
+    /** why it was not opened */
+    fault,
+    openChosen,
+    openEmpty: () => void openBench(undefined, undefined),
+    /** what opening will do */
+    does: openingWords(picked === AS_IT_IS ? 'asItIs' : chosen, belongs ? of : undefined),
+  };
+}
+
+/** The Brief: what it must do and for how many, said as a sentence; the gates, the amount and where to start follow at once. */
+export function BriefScreen(props: BriefProps) {
+  useRefreshOnReturn();
+  const { of, isFor } = props;
+  const written = useWrittenBrief(props);
+  const { own, open, brief, plan, chosen, chosenFile, proposals, drawn, busy } = written;
 
   return (
-    <div className="flex min-h-screen flex-col" data-ready={ready}>
+    <div className="flex min-h-screen flex-col" data-ready={written.ready}>
       <TopBar
         title={
           <span className="min-w-0 truncate px-2 text-[1.05rem]">
             {of ? (isFor ? `${of.file.name}, for another occasion` : of.file.name) : 'New brief'}
           </span>
         }
-        steps={<Steps at="brief" id={belongs ? of.id : undefined} />}
+        steps={<Steps at="brief" id={own?.id} />}
       />
       <main className="grid flex-1 grid-cols-1 md:grid-cols-[minmax(0,1fr)_292px] lg:grid-cols-[minmax(0,1fr)_372px]">
-        <BriefSays open={open} plan={plan} landsSomewhere={starts.some(({ lands }) => lands)} />
+        <BriefSays open={open} plan={plan} landsSomewhere={written.starts.some(({ lands }) => lands)} />
 
         <aside className="border-rule bg-sheet md:border-l">
           <div className="thin-scroll px-5 pt-4 pb-6 md:sticky md:top-0 md:max-h-screen md:overflow-y-auto">
@@ -120,70 +199,93 @@ export function BriefScreen({
                 kitchenC={brief.kitchenC}
               />
             </div>
-            <Button
-              look="primary"
-              className="mt-3 mb-1 min-h-12 w-full text-[1.05rem]"
-              disabled={busy || (!chosen && !belongs)}
-              onClick={openChosen}
-            >
-              {busy ? 'Opening…' : 'Open on the bench'} <Key>Ctrl ↵</Key>
-            </Button>
-            {fault && (
-              <p role="alert" className="mb-2 rounded-lg bg-off-wash px-3 py-2 text-[13.5px] text-off">
-                {fault}
-              </p>
-            )}
-            <p className="mb-3 text-[13px] text-mute">
-              {openingWords(picked === AS_IT_IS ? 'asItIs' : chosen, belongs ? of : undefined)}
-            </p>
+            <OpenOnBench
+              busy={busy}
+              isPossible={chosen !== undefined || own !== undefined}
+              fault={written.fault}
+              does={written.does}
+              onOpen={written.openChosen}
+            />
             {chosen && chosenFile && (
               <ScalingNotes start={chosen} fromG={chosenFile.lines.reduce((sum, line) => sum + line.grams, 0)} />
             )}
-            {belongs && (
+            {own && (
               <AsItIs
-                massG={of.file.lines.reduce((sum, line) => sum + line.grams, 0)}
-                pan={pan}
+                massG={own.file.lines.reduce((sum, line) => sum + line.grams, 0)}
+                pan={written.pan}
                 brief={brief}
-                isChosen={picked === AS_IT_IS}
-                onChoose={() => setPicked(AS_IT_IS)}
+                isChosen={written.isAsItIs}
+                onChoose={written.chooseAsItIs}
               />
             )}
             <StartList
               answer={proposals.answer}
               share={proposals.share}
               stopped={proposals.stopped}
-              fault={shelfRest.fault ?? larderRest.fault ?? proposals.fault}
-              larder={larder}
+              fault={written.startsFault}
+              larder={written.larder}
               chosen={chosen?.id}
-              onChoose={setPicked}
+              onChoose={written.choose}
               onStop={proposals.stop}
-              onAgain={() => {
-                for (const rest of [shelfRest, larderRest]) if (rest.fault) rest.again();
-                proposals.again();
-              }}
+              onAgain={written.askAgain}
             />
-            {!belongs && (
-              <Button
-                look="bare"
-                className="mt-2 w-full"
-                disabled={busy}
-                onClick={() => void openBench(undefined, undefined)}
-              >
+            {!own && (
+              <Button look="bare" className="mt-2 w-full" disabled={busy} onClick={written.openEmpty}>
                 Start with an empty pan
               </Button>
             )}
           </div>
         </aside>
       </main>
-      <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-foot px-4 py-1 text-[13px]">
-        <span>
-          For <strong>{whatFor(brief)}</strong>
-        </span>
-        <span>Kept on this tablet until it is opened</span>
-        <span className="ml-auto">
-          Open on the bench <Key>Ctrl ↵</Key>
-        </span>
-      </footer>
+      <BriefFoot brief={brief} />
     </div>
+  );
+}
+
+/** Opens what is chosen, and says first what that does. */
+function OpenOnBench({
+  busy,
+  isPossible,
+  fault,
+  does,
+  onOpen,
+}: {
+  busy: boolean;
+  isPossible: boolean;
+  fault: string | undefined;
+  does: string;
+  onOpen: () => void;
+}) {
+  return (
+    <>
+      <Button
+        look="primary"
+        className="mt-3 mb-1 min-h-12 w-full text-[1.05rem]"
+        disabled={busy || !isPossible}
+        onClick={onOpen}
+      >
+        {busy ? 'Opening…' : 'Open on the bench'} <Key>Ctrl ↵</Key>
+      </Button>
+      {fault && (
+        <p role="alert" className="mb-2 rounded-lg bg-off-wash px-3 py-2 text-[13.5px] text-off">
+          {fault}
+        </p>
+      )}
+      <p className="mb-3 text-[13px] text-mute">{does}</p>
+    </>
+  );
+}
+
+function BriefFoot({ brief }: { brief: Brief }) {
+  return (
+    <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-foot px-4 py-1 text-[13px]">
+      <span>
+        For <strong>{whatFor(brief)}</strong>
+      </span>
+      <span>Kept on this tablet until it is opened</span>
+      <span className="ml-auto">
+        Open on the bench <Key>Ctrl ↵</Key>
+      </span>
+    </footer>
   );
 }

@@ -37,20 +37,16 @@ export function IngredientSheet({
   /** keeps price, stock and note */
   onKeep: (ingredient: Ingredient) => Promise<void>;
 }) {
-  const { data: usedIn, fault } = useFetched(() => fetchUses(ingredient.id));
-  const [price, setPrice] = useState(ingredient.pricePerKg ?? undefined);
-  const [stock, setStock] = useState(ingredient.stockG ?? undefined);
-  const [note, setNote] = useState(ingredient.note);
+  const [kept, setKept] = useState<ByHand>({
+    pricePerKg: ingredient.pricePerKg,
+    stockG: ingredient.stockG,
+    note: ingredient.note,
+  });
   const [said, setSaid] = useState<{ text: string; bad: boolean } | undefined>();
   const { components } = ingredient;
   const contents = contentsOf(ingredient);
-  const parts = COMPONENT_NAMES.filter((name) => (components[name] ?? 0) > 0).sort(
-    (a, b) => (components[b] ?? 0) - (components[a] ?? 0),
-  );
   const changed =
-    price !== (ingredient.pricePerKg ?? undefined) ||
-    stock !== (ingredient.stockG ?? undefined) ||
-    note !== ingredient.note;
+    kept.pricePerKg !== ingredient.pricePerKg || kept.stockG !== ingredient.stockG || kept.note !== ingredient.note;
 
   const attempt = async (work: () => Promise<void>, done?: string) => {
     try {
@@ -68,30 +64,17 @@ export function IngredientSheet({
       onClose={onClose}
       footer={
         <>
-          {ingredient.origin === 'own' ? (
-            <>
-              <Button onClick={onEdit}>
-                <Pencil size={16} aria-hidden="true" /> Change it
-              </Button>
-              <Button look="danger" onClick={() => void attempt(onRemove)}>
-                <Trash2 size={16} aria-hidden="true" /> Take it out
-              </Button>
-            </>
-          ) : (
-            <Button onClick={onCopy}>
-              <Copy size={16} aria-hidden="true" /> Copy it to change
-            </Button>
-          )}
+          <Changing
+            origin={ingredient.origin}
+            onEdit={onEdit}
+            onCopy={onCopy}
+            onRemove={() => void attempt(onRemove)}
+          />
           <Button
             look="primary"
             className="ml-auto"
             disabled={!changed}
-            onClick={() =>
-              void attempt(
-                () => onKeep({ ...ingredient, pricePerKg: price ?? null, stockG: stock ?? null, note }),
-                'Kept.',
-              )
-            }
+            onClick={() => void attempt(() => onKeep({ ...ingredient, ...kept }), 'Kept.')}
           >
             Keep price, stock and note
           </Button>
@@ -108,48 +91,8 @@ export function IngredientSheet({
       )}
       <div className="grid gap-6 md:grid-cols-2">
         <div className="space-y-4">
-          <section>
-            <h3 className="mb-1 text-[1.05rem]">What 100 g is made of</h3>
-            <CompositionStrip amounts={stripAmounts(components)} total={100} />
-            <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-4 text-[13.5px]">
-              {parts.map((name) => (
-                <div key={name} className="contents">
-                  <dt className="border-rule-soft border-b py-1">{COMPONENT_WORDS[name]}</dt>
-                  <dd className="read border-rule-soft border-b py-1 text-right">{components[name]} g</dd>
-                </div>
-              ))}
-            </dl>
-          </section>
-          <section className="grid grid-cols-2 gap-3">
-            <NumberField
-              label="Price"
-              showLabel
-              optional
-              value={price}
-              rules={PRICE}
-              write={(value) => String(Math.round(value * 100) / 100)}
-              onValue={setPrice}
-            />
-            <NumberField
-              label="In hand"
-              showLabel
-              optional
-              value={stock}
-              rules={STOCK}
-              write={gramsPlain}
-              step={100}
-              onValue={setStock}
-            />
-            <label className="col-span-2 block">
-              <span className="mb-1 block text-[0.86rem] text-mute">Note</span>
-              <input
-                className="h-11 w-full rounded-lg border border-rule bg-field px-3"
-                value={note}
-                maxLength={1000}
-                onChange={(event) => setNote(event.target.value)}
-              />
-            </label>
-          </section>
+          <MadeOf components={components} />
+          <KeptByHand kept={kept} onKept={setKept} />
         </div>
         <div className="space-y-4 text-[14px]">
           <section>
@@ -157,27 +100,7 @@ export function IngredientSheet({
             <NutritionTable per100={nutrition(compositionVector(components))} />
           </section>
           <Measures ingredient={ingredient} />
-          <section>
-            <h3 className="mb-1 text-[1.05rem]">Where it is used</h3>
-            {!usedIn ? (
-              <p className="text-mute">{fault ?? 'Looking…'}</p>
-            ) : usedIn.length === 0 ? (
-              <p className="text-mute">In no formula.</p>
-            ) : (
-              <ul className="flex flex-wrap gap-x-4">
-                {usedIn.map(({ id, name }) => (
-                  <li key={id}>
-                    <Link
-                      href={`/formulas/${id}/balance`}
-                      className="inline-flex min-h-11 items-center text-enamel underline"
-                    >
-                      {name}
-                    </Link>
-                  </li>
-                ))}
-              </ul>
-            )}
-          </section>
+          <WhereUsed id={ingredient.id} />
           <section className="space-y-1 text-mute">
             <p>
               Contains {allergenLine(contents)}
@@ -190,6 +113,125 @@ export function IngredientSheet({
         </div>
       </div>
     </Sheet>
+  );
+}
+
+/** An own ingredient is changed or taken out; another one is copied first. */
+function Changing({
+  origin,
+  onEdit,
+  onCopy,
+  onRemove,
+}: {
+  origin: StoredIngredient['origin'];
+  onEdit: () => void;
+  onCopy: () => void;
+  onRemove: () => void;
+}) {
+  return (
+    <>
+      {origin === 'own' ? (
+        <>
+          <Button onClick={onEdit}>
+            <Pencil size={16} aria-hidden="true" /> Change it
+          </Button>
+          <Button look="danger" onClick={onRemove}>
+            <Trash2 size={16} aria-hidden="true" /> Take it out
+          </Button>
+        </>
+      ) : (
+        <Button onClick={onCopy}>
+          <Copy size={16} aria-hidden="true" /> Copy it to change
+        </Button>
+      )}
+    </>
+  );
+}
+
+type ByHand = Pick<Ingredient, 'pricePerKg' | 'stockG' | 'note'>;
+
+/** What a kitchen itself says of an ingredient. */
+function KeptByHand({ kept, onKept }: { kept: ByHand; onKept: (kept: ByHand) => void }) {
+  return (
+    <section className="grid grid-cols-2 gap-3">
+      <NumberField
+        label="Price"
+        showLabel
+        optional
+        value={kept.pricePerKg ?? undefined}
+        rules={PRICE}
+        write={(value) => String(Math.round(value * 100) / 100)}
+        onValue={(pricePerKg) => onKept({ ...kept, pricePerKg: pricePerKg ?? null })}
+      />
+      <NumberField
+        label="In hand"
+        showLabel
+        optional
+        value={kept.stockG ?? undefined}
+        rules={STOCK}
+        write={gramsPlain}
+        step={100}
+        onValue={(stockG) => onKept({ ...kept, stockG: stockG ?? null })}
+      />
+      <label className="col-span-2 block">
+        <span className="mb-1 block text-[0.86rem] text-mute">Note</span>
+        <input
+          className="h-11 w-full rounded-lg border border-rule bg-field px-3"
+          value={kept.note}
+          maxLength={1000}
+          onChange={(event) => onKept({ ...kept, note: event.target.value })}
+        />
+      </label>
+    </section>
+  );
+}
+
+/** What 100 g is made of, the most first. */
+function MadeOf({ components }: Pick<StoredIngredient, 'components'>) {
+  const parts = COMPONENT_NAMES.filter((name) => (components[name] ?? 0) > 0).sort(
+    (a, b) => (components[b] ?? 0) - (components[a] ?? 0),
+  );
+  return (
+    <section>
+      <h3 className="mb-1 text-[1.05rem]">What 100 g is made of</h3>
+      <CompositionStrip amounts={stripAmounts(components)} total={100} />
+      <dl className="mt-2 grid grid-cols-[1fr_auto] gap-x-4 text-[13.5px]">
+        {parts.map((name) => (
+          <div key={name} className="contents">
+            <dt className="border-rule-soft border-b py-1">{COMPONENT_WORDS[name]}</dt>
+            <dd className="read border-rule-soft border-b py-1 text-right">{components[name]} g</dd>
+          </div>
+        ))}
+      </dl>
+    </section>
+  );
+}
+
+/** The formulas it is used in. */
+function WhereUsed({ id }: Pick<StoredIngredient, 'id'>) {
+  const { data: usedIn, fault } = useFetched(() => fetchUses(id));
+  return (
+    <section>
+      <h3 className="mb-1 text-[1.05rem]">Where it is used</h3>
+      {!usedIn ? (
+        <p className="text-mute">{fault ?? 'Looking…'}</p>
+      ) : usedIn.length === 0 ? (
+        <p className="text-mute">In no formula.</p>
+      ) : (
+        <ul className="flex flex-wrap gap-x-4">
+          {usedIn.map(({ id: formula, name }) => (
+            <li key={formula}>
+              <Link
+                href={`/formulas/${formula}/balance`}
+                className="inline-flex min-h-11 items-center text-enamel underline"
+              >
+                {name}
+              </Link>
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
   );
 }
 

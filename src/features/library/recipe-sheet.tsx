@@ -58,42 +58,64 @@ export function RecipeSheet(props: Props) {
   );
 }
 
+/** A formula of the rows that are not left out; its moments are those of the usual use. */
+function fileOf(
+  title: string,
+  rows: readonly (readonly [RecipeRow, ReturnType<typeof answeredRow>])[],
+): FormulaFileInput {
+  return {
+    format: 'dark-pour/formula',
+    version: 1,
+    name: title.slice(0, 120),
+    lines: rows.flatMap(([row, { left, ingredient, amount }]) =>
+      left || !ingredient || amount === undefined ? [] : [{ ingredient: ingredient.id, grams: amount, form: row.form }],
+    ),
+    moments: (USE?.moments ?? []).map((moment) => ({ ...moment, history: moment.history.map(([h, t]) => [h, t]) })),
+    gates: [],
+  };
+}
+
+/** The rows of a recipe's text, with what was answered about them. */
+function useRecipeRows(text: string, ingredients: readonly Ingredient[], cups: CupSystem) {
+  const [answers, setAnswers] = useState<Readonly<Record<number, RecipeAnswer>>>({});
+  const read = useMemo(() => linesOf(text), [text]);
+  const rows = useMemo(() => readRecipeText(read.text, ingredients, cups), [read, ingredients, cups]);
+  const answered = (row: RecipeRow, i: number) => answeredRow(row, answers[i] ?? {}, ingredients, cups);
+  return {
+    name: read.name,
+    rows,
+    answered,
+    /** how many rows still need a word */
+    open: rows.filter((row, i) => {
+      const { left, ingredient, amount } = answered(row, i);
+      return !left && (!ingredient || amount === undefined || amount > MOST_GRAMS);
+    }).length,
+    isSaid: (i: number) => answers[i]?.grams !== undefined,
+    say: (i: number, answer: RecipeAnswer) => setAnswers({ ...answers, [i]: { ...answers[i], ...answer } }),
+    forget: () => setAnswers({}),
+  };
+}
+
 function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredients: readonly Ingredient[] }) {
   const [text, setText] = useState(start);
   const [name, setName] = useState('');
-  const [answers, setAnswers] = useState<Readonly<Record<number, RecipeAnswer>>>({});
   const [cups, setCups] = useCupSystem();
   const [fault, setFault] = useState<string | undefined>();
-  const read = useMemo(() => linesOf(text), [text]);
-  const rows = useMemo(() => readRecipeText(read.text, ingredients, cups), [read, ingredients, cups]);
-
-  const answered = (row: RecipeRow, i: number) => answeredRow(row, answers[i] ?? {}, ingredients, cups);
-  const open = rows.filter((row, i) => {
-    const { left, ingredient, amount } = answered(row, i);
-    return !left && (!ingredient || amount === undefined || amount > MOST_GRAMS);
-  }).length;
-  const say = (i: number, answer: RecipeAnswer) => setAnswers({ ...answers, [i]: { ...answers[i], ...answer } });
+  const { name: namedThere, rows, answered, open, isSaid, say, forget } = useRecipeRows(text, ingredients, cups);
 
   const create = async () => {
-    const title = (name || read.name).trim();
+    const title = (name || namedThere).trim();
     if (title === '') {
       setFault('Give it a name first.');
       return;
     }
     try {
-      await onCreate({
-        format: 'dark-pour/formula',
-        version: 1,
-        name: title.slice(0, 120),
-        lines: rows.flatMap((row, i) => {
-          const { left, ingredient, amount } = answered(row, i);
-          return left || !ingredient || amount === undefined
-            ? []
-            : [{ ingredient: ingredient.id, grams: amount, form: row.form }];
-        }),
-        moments: (USE?.moments ?? []).map((moment) => ({ ...moment, history: moment.history.map(([h, t]) => [h, t]) })),
-        gates: [],
-      });
+      await onCreate(
+        fileOf(
+          title,
+          rows.map((row, i) => [row, answered(row, i)]),
+        ),
+      );
     } catch (error) {
       setFault((error as Error).message);
     }
@@ -126,7 +148,7 @@ function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredi
           maxLength={20_000}
           onChange={(event) => {
             setText(event.target.value);
-            setAnswers({});
+            forget();
           }}
         />
       </label>
@@ -135,25 +157,12 @@ function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredi
           <span className="mb-1 block text-mute">Name</span>
           <input
             className="h-11 w-full rounded-lg border border-rule bg-field px-3"
-            value={name || read.name}
+            value={name || namedThere}
             maxLength={120}
             onChange={(event) => setName(event.target.value)}
           />
         </label>
-        <label className="block">
-          <span className="mb-1 block text-mute">Cups and spoons in it</span>
-          <select
-            className="h-11 rounded-lg border border-rule bg-field px-2"
-            value={cups}
-            onChange={(event) => setCups(event.target.value as CupSystem)}
-          >
-            {(Object.keys(CUP_WORDS) as CupSystem[]).map((key) => (
-              <option key={key} value={key}>
-                {CUP_WORDS[key]}
-              </option>
-            ))}
-          </select>
-        </label>
+        <CupsChoice cups={cups} onCups={setCups} />
       </div>
       {fault && (
         <p role="alert" className="mt-2 text-off">
@@ -167,7 +176,7 @@ function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredi
               key={row.line}
               row={row}
               answered={answered(row, i)}
-              isSaid={answers[i]?.grams !== undefined}
+              isSaid={isSaid(i)}
               ingredients={ingredients}
               cups={cups}
               onSay={(answer) => say(i, answer)}
@@ -176,5 +185,24 @@ function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredi
         </ul>
       )}
     </Sheet>
+  );
+}
+
+function CupsChoice({ cups, onCups }: { cups: CupSystem; onCups: (cups: CupSystem) => void }) {
+  return (
+    <label className="block">
+      <span className="mb-1 block text-mute">Cups and spoons in it</span>
+      <select
+        className="h-11 rounded-lg border border-rule bg-field px-2"
+        value={cups}
+        onChange={(event) => onCups(event.target.value as CupSystem)}
+      >
+        {(Object.keys(CUP_WORDS) as CupSystem[]).map((key) => (
+          <option key={key} value={key}>
+            {CUP_WORDS[key]}
+          </option>
+        ))}
+      </select>
+    </label>
   );
 }

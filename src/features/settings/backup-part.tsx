@@ -33,14 +33,20 @@ function changeWords({ added, changed, removed }: Preview['changes'][number]): s
     .join(', ');
 }
 
+interface Opened {
+  readonly name: string;
+  readonly text: string;
+  readonly preview: Preview;
+}
+
 /** Backups: one now, those made by themselves, and putting one back after a look at what it changes. */
 export function BackupPart() {
   const [kept, setKept] = useState<Kept>([]);
-  const [opened, setOpened] = useState<{ name: string; text: string; preview: Preview } | undefined>();
+  const [opened, setOpened] = useState<Opened | undefined>();
   const [said, setSaid] = useState<{ text: string; bad: boolean } | undefined>();
   const [isBusy, setBusy] = useState(false);
   const input = useRef<HTMLInputElement>(null);
-  const { settings, change } = useSettings();
+  const { change } = useSettings();
 
   useEffect(() => {
     listBackups().then(setKept, () => undefined);
@@ -68,8 +74,6 @@ export function BackupPart() {
       setOpened({ name: file.name, text, preview: await previewBackup(text) });
     });
   };
-  const changes = opened?.preview.changes.filter((change) => changeWords(change) !== '') ?? [];
-
   return (
     <div className="py-3">
       <div className="flex flex-wrap items-center gap-2">
@@ -103,50 +107,78 @@ export function BackupPart() {
         </p>
       )}
       {opened && (
-        <section
-          className="mt-3 rounded-xl border border-near/40 bg-near-wash px-4 py-3"
-          aria-label="Putting a backup back"
-        >
-          <p className="font-semibold">
-            “{opened.name}”, made {new Date(opened.preview.madeAt).toLocaleString(settings.numbers)}
-          </p>
-          {changes.length === 0 ? (
-            <p>It is what is here: nothing would change.</p>
-          ) : (
-            <>
-              <ul className="my-1 list-disc pl-5">
-                {changes.map((change) => (
-                  <li key={change.table}>
-                    {TABLE_WORDS[change.table]}: {changeWords(change)}
-                  </li>
-                ))}
-              </ul>
-              <p>All of it or nothing. What is here now is kept first, as today’s backup.</p>
-            </>
-          )}
-          <div className="mt-2 flex gap-2">
-            {changes.length > 0 && (
-              <Button
-                look="primary"
-                disabled={isBusy}
-                onClick={() =>
-                  void attempt(async () => {
-                    await restoreBackup(opened.text);
-                    setOpened(undefined);
-                    setSaid({ text: 'It is put back.', bad: false });
-                    // The settings are those of the backup, too.
-                    await change({});
-                    setKept(await listBackups());
-                  })
-                }
-              >
-                Put it back
-              </Button>
-            )}
-            <Button onClick={() => setOpened(undefined)}>Leave it</Button>
-          </div>
-        </section>
+        <PutBack
+          opened={opened}
+          isBusy={isBusy}
+          onPutBack={() =>
+            void attempt(async () => {
+              await restoreBackup(opened.text);
+              setOpened(undefined);
+              setSaid({ text: 'It is put back.', bad: false });
+              // The settings are those of the backup, too.
+              await change({});
+              setKept(await listBackups());
+            })
+          }
+          onLeave={() => setOpened(undefined)}
+        />
       )}
+      <MadeByThemselves kept={kept} />
+    </div>
+  );
+}
+
+/** A backup that was opened: what putting it back would change, before anything is changed. */
+function PutBack({
+  opened,
+  isBusy,
+  onPutBack,
+  onLeave,
+}: {
+  opened: Opened;
+  isBusy: boolean;
+  onPutBack: () => void;
+  onLeave: () => void;
+}) {
+  const { settings } = useSettings();
+  const changes = opened.preview.changes.filter((change) => changeWords(change) !== '');
+  return (
+    <section
+      className="mt-3 rounded-xl border border-near/40 bg-near-wash px-4 py-3"
+      aria-label="Putting a backup back"
+    >
+      <p className="font-semibold">
+        “{opened.name}”, made {new Date(opened.preview.madeAt).toLocaleString(settings.numbers)}
+      </p>
+      {changes.length === 0 ? (
+        <p>It is what is here: nothing would change.</p>
+      ) : (
+        <>
+          <ul className="my-1 list-disc pl-5">
+            {changes.map((change) => (
+              <li key={change.table}>
+                {TABLE_WORDS[change.table]}: {changeWords(change)}
+              </li>
+            ))}
+          </ul>
+          <p>All of it or nothing. What is here now is kept first, as today’s backup.</p>
+        </>
+      )}
+      <div className="mt-2 flex gap-2">
+        {changes.length > 0 && (
+          <Button look="primary" disabled={isBusy} onClick={onPutBack}>
+            Put it back
+          </Button>
+        )}
+        <Button onClick={onLeave}>Leave it</Button>
+      </div>
+    </section>
+  );
+}
+
+function MadeByThemselves({ kept }: { kept: Kept }) {
+  return (
+    <>
       <h3 className="mt-4 mb-1 font-sans font-semibold">Made by themselves</h3>
       {kept.length === 0 ? (
         <p className="text-mute">The first one is made within the hour.</p>
@@ -162,6 +194,6 @@ export function BackupPart() {
           ))}
         </ul>
       )}
-    </div>
+    </>
   );
 }

@@ -14,6 +14,22 @@ const versions = () => import('../client/versions');
 const SAVE_AFTER_MS = 500;
 const RETRY_AFTER_MS = 4_000;
 
+/** Keeps what is typed on the tablet at once, whatever saving does; false where the tablet has no room. */
+function useKeptOnTablet(id: string, text: string, { savedText, revision }: ReturnType<typeof useSaver>): boolean {
+  const [isKept, setKept] = useState(true);
+  useEffect(() => {
+    if (text === savedText.current) return;
+    let here = true;
+    void keepUnsaved({ formulaId: id, revision: revision.current, formula: JSON.parse(text) }).then(
+      (kept) => here && setKept(kept),
+    );
+    return () => {
+      here = false;
+    };
+  }, [text, id, savedText, revision]);
+  return isKept;
+}
+
 /**
  * Saves the open formula shortly after each change and tells honestly where it stands. The policy, on every path: what is typed is kept on the
  * tablet until its save is acknowledged; nothing another tablet saved is overwritten but knowingly, and then kept as a version first; a
@@ -29,20 +45,9 @@ export function useAutosave(
 ) {
   const saver = useSaver(id, opened, file, onFollow);
   const { state, setState, revision, savedText, latest, isUnsaved, startFrom, save } = saver;
-  const [isKept, setKept] = useState(true);
   const text = JSON.stringify(file);
 
-  // Whatever saving does, what is typed is kept on the tablet at once.
-  useEffect(() => {
-    if (text === savedText.current) return;
-    let here = true;
-    void keepUnsaved({ formulaId: id, revision: revision.current, formula: JSON.parse(text) }).then(
-      (kept) => here && setKept(kept),
-    );
-    return () => {
-      here = false;
-    };
-  }, [text, id, savedText, revision]);
+  const isKept = useKeptOnTablet(id, text, saver);
 
   // A save that ends while more was typed starts the next one.
   useEffect(() => {

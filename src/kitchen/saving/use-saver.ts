@@ -6,25 +6,16 @@ import { noteSave } from './saves-under-way';
 import { answers, sendSave } from './send-save';
 import { letGoOfUnsaved } from './unsaved-work';
 
-/**
- * Saves a formula over the revision it was opened at, one save at a time, and meets what others saved.
- *
- * @param onFollow opens what another tablet saved
- */
-export function useSaver(
+/** What is kept there, what stands here, and whether they are the same. */
+function useKeptState(
   id: string,
   opened: { readonly revision: number; readonly file: FormulaFile },
   file: FormulaFile,
-  onFollow: (file: FormulaFile) => void,
 ) {
-  const [state, setState] = useState<SaveState>({ kind: 'opening' });
   const revision = useRef(opened.revision);
   const savedText = useRef(JSON.stringify(opened.file));
   const latest = useRef(file);
   latest.current = file;
-  const follow = useRef(onFollow);
-  follow.current = onFollow;
-  const inFlight = useRef(false);
   /** what was sent and never answered: it may have arrived */
   const unanswered = useRef<string[]>([]);
 
@@ -46,14 +37,34 @@ export function useSaver(
     [id, startFrom, isUnsaved],
   );
 
+  return { revision, savedText, latest, unanswered, isUnsaved, startFrom, settle };
+}
+
+/**
+ * Saves a formula over the revision it was opened at, one save at a time, and meets what others saved.
+ *
+ * @param onFollow opens what another tablet saved
+ */
+export function useSaver(
+  id: string,
+  opened: { readonly revision: number; readonly file: FormulaFile },
+  file: FormulaFile,
+  onFollow: (file: FormulaFile) => void,
+) {
+  const kept = useKeptState(id, opened, file);
+  const { revision, savedText, latest, unanswered, isUnsaved, startFrom, settle } = kept;
+  const [state, setState] = useState<SaveState>({ kind: 'opening' });
+  const follow = useRef(onFollow);
+  follow.current = onFollow;
+  const inFlight = useRef(false);
+
   /** Somebody saved meanwhile: followed where nothing was typed here, else told; unless it was this page, by a save whose answer was lost. */
   const meet = useCallback(
     async (theirs: StoredFormula) => {
       const { canonical } = await answers();
       const mine = JSON.stringify(latest.current);
-      const own = [mine, ...unanswered.current].find(
-        (sent) => canonical(JSON.parse(sent)) === JSON.stringify(theirs.file),
-      );
+      const theirText = JSON.stringify(theirs.file);
+      const own = [mine, ...unanswered.current].find((sent) => canonical(JSON.parse(sent)) === theirText);
       if (own !== undefined) {
         settle(theirs.revision, own);
         setState({ kind: own === mine ? 'saved' : 'waiting' });
@@ -63,7 +74,7 @@ export function useSaver(
         setState({ kind: 'followed', at: theirs.updatedAt });
       } else setState({ kind: 'stale', theirs });
     },
-    [settle, startFrom],
+    [settle, startFrom, latest, savedText, unanswered],
   );
 
   const send = useCallback(async () => {
@@ -75,7 +86,7 @@ export function useSaver(
       setState({ kind: isUnsaved() ? 'waiting' : 'saved' });
     } else if (sent.kind === 'stale') await meet(sent.theirs);
     else setState(sent.kind === 'gone' ? sent : { kind: 'failed', message: sent.message });
-  }, [id, meet, settle, isUnsaved]);
+  }, [id, meet, settle, isUnsaved, latest, revision, unanswered]);
 
   const save = useCallback(async () => {
     if (inFlight.current) return;

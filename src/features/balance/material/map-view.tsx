@@ -78,6 +78,66 @@ export function MapView({
   );
 }
 
+/** The formula as a dot in a field: where it stands, and moving it by pointer and keys. */
+function useDot(
+  formula: Formula,
+  around: Formula,
+  axes: readonly [MapAxis, MapAxis],
+  onGrams: (grams: readonly number[]) => void,
+) {
+  const isDragging = useRef(false);
+  const reach: readonly [Reach, Reach] = [axisReach(around, axes[0]), axisReach(around, axes[1])];
+  const at = (axis: 0 | 1, value: number) => (value - reach[axis][0]) / (reach[axis][1] - reach[axis][0]);
+  const place = (list: readonly number[]) => {
+    const there = { ...formula, lines: formula.lines.map((line, i) => ({ ...line, grams: list[i] ?? line.grams })) };
+    return {
+      cx: LEFT + at(0, axisValue(there, axes[0])) * PLOT.width,
+      cy: TOP + (1 - at(1, axisValue(there, axes[1]))) * PLOT.height,
+    };
+  };
+  const now = formula.lines.map((line) => line.grams);
+  const dot = place(now);
+
+  const moveTo = (partX: number, partY: number) => {
+    const value = (axis: 0 | 1, part: number) =>
+      reach[axis][0] + Math.min(Math.max(part, 0), 1) * (reach[axis][1] - reach[axis][0]);
+    const next = atAxis(atAxis(now, axes[1], value(1, partY)), axes[0], value(0, partX));
+    onGrams(next.map((g) => Math.round(g * 10) / 10));
+  };
+  const onPointer = (event: PointerEvent<SVGSVGElement>) => {
+    if (!isDragging.current) return;
+    const box = event.currentTarget.getBoundingClientRect();
+    const scale = WIDTH / box.width;
+    moveTo(
+      ((event.clientX - box.left) * scale - LEFT) / PLOT.width,
+      1 - ((event.clientY - box.top) * scale - TOP) / PLOT.height,
+    );
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    const step = KEY_STEP * (event.shiftKey ? 5 : 1);
+    const [partX, partY] = [(dot.cx - LEFT) / PLOT.width, 1 - (dot.cy - TOP) / PLOT.height];
+    if (event.key === 'ArrowLeft') moveTo(partX - step, partY);
+    else if (event.key === 'ArrowRight') moveTo(partX + step, partY);
+    else if (event.key === 'ArrowUp') moveTo(partX, partY + step);
+    else if (event.key === 'ArrowDown') moveTo(partX, partY - step);
+    else return;
+    event.preventDefault();
+  };
+
+  const dragging = {
+    onPointerDown: (event: PointerEvent<SVGSVGElement>) => {
+      isDragging.current = true;
+      event.currentTarget.setPointerCapture(event.pointerId);
+      onPointer(event);
+    },
+    onPointerMove: onPointer,
+    onLostPointerCapture: () => {
+      isDragging.current = false;
+    },
+  };
+  return { reach, place, dot, onKeyDown, dragging };
+}
+
 /** The field itself. Its reach is that of the formula it was opened on, so that it stays while the dot is dragged. */
 function Field({
   formula,
@@ -107,44 +167,7 @@ function Field({
   };
   const drawing = useFieldMap(around, axes);
   const { map } = drawing;
-  const dragging = useRef(false);
-  const reach: readonly [Reach, Reach] = [axisReach(around, axes[0]), axisReach(around, axes[1])];
-  const at = (axis: 0 | 1, value: number) => (value - reach[axis][0]) / (reach[axis][1] - reach[axis][0]);
-  const place = (list: readonly number[]) => {
-    const there = { ...formula, lines: formula.lines.map((line, i) => ({ ...line, grams: list[i] ?? line.grams })) };
-    return {
-      cx: LEFT + at(0, axisValue(there, axes[0])) * PLOT.width,
-      cy: TOP + (1 - at(1, axisValue(there, axes[1]))) * PLOT.height,
-    };
-  };
-  const now = formula.lines.map((line) => line.grams);
-  const dot = place(now);
-
-  const moveTo = (partX: number, partY: number) => {
-    const value = (axis: 0 | 1, part: number) =>
-      reach[axis][0] + Math.min(Math.max(part, 0), 1) * (reach[axis][1] - reach[axis][0]);
-    const next = atAxis(atAxis(now, axes[1], value(1, partY)), axes[0], value(0, partX));
-    onGrams(next.map((g) => Math.round(g * 10) / 10));
-  };
-  const onPointer = (event: PointerEvent<SVGSVGElement>) => {
-    if (!dragging.current) return;
-    const box = event.currentTarget.getBoundingClientRect();
-    const scale = WIDTH / box.width;
-    moveTo(
-      ((event.clientX - box.left) * scale - LEFT) / PLOT.width,
-      1 - ((event.clientY - box.top) * scale - TOP) / PLOT.height,
-    );
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    const step = KEY_STEP * (event.shiftKey ? 5 : 1);
-    const [partX, partY] = [(dot.cx - LEFT) / PLOT.width, 1 - (dot.cy - TOP) / PLOT.height];
-    if (event.key === 'ArrowLeft') moveTo(partX - step, partY);
-    else if (event.key === 'ArrowRight') moveTo(partX + step, partY);
-    else if (event.key === 'ArrowUp') moveTo(partX, partY + step);
-    else if (event.key === 'ArrowDown') moveTo(partX, partY - step);
-    else return;
-    event.preventDefault();
-  };
+  const { reach, place, dot, onKeyDown, dragging } = useDot(formula, around, axes, onGrams);
 
   const drawn = useMemo(() => {
     if (!map) return undefined;
@@ -163,15 +186,7 @@ function Field({
         className="block w-full touch-none select-none"
         role="img"
         aria-label={`Map of ${names[0]} against ${names[1]}`}
-        onPointerDown={(event) => {
-          dragging.current = true;
-          event.currentTarget.setPointerCapture(event.pointerId);
-          onPointer(event);
-        }}
-        onPointerMove={onPointer}
-        onLostPointerCapture={() => {
-          dragging.current = false;
-        }}
+        {...dragging}
       >
         <MapGround />
         <g clipPath="url(#plot)">

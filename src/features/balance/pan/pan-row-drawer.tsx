@@ -16,7 +16,7 @@ const TIES = ['A', 'B', 'C'];
 
 /** What opens below a row: steps, least and most, form, moving and removing, for one finger. */
 export function PanRowDrawer(props: PanRowProps) {
-  const { line, name, place, count, edit, pause, ingredient, more, onSwap, onBlend } = props;
+  const { line, name, edit, ingredient, more, onSwap, onBlend } = props;
   const nudge = (step: number) =>
     edit({
       type: 'grams',
@@ -39,58 +39,8 @@ export function PanRowDrawer(props: PanRowProps) {
           </Button>
         ))}
       </div>
-      <div className="grid grid-cols-2 gap-2">
-        <NumberField
-          label="Least"
-          showLabel
-          optional
-          placeholder="0"
-          value={line.minGrams}
-          rules={{ ...GRAMS, most: line.maxGrams ?? GRAMS.most }}
-          write={gramsPlain}
-          onValue={(value) => edit({ type: 'limits', key: line.key, minGrams: value, maxGrams: line.maxGrams })}
-          onLeave={pause}
-        />
-        <NumberField
-          label="Most"
-          showLabel
-          optional
-          placeholder="free"
-          value={line.maxGrams}
-          rules={{ ...GRAMS, least: line.minGrams ?? 0 }}
-          write={gramsPlain}
-          onValue={(value) => edit({ type: 'limits', key: line.key, minGrams: line.minGrams, maxGrams: value })}
-          onLeave={pause}
-        />
-      </div>
-      <label className="block">
-        <span className="mb-1 block text-[0.86rem] text-mute">When it goes in</span>
-        <select
-          className="h-11 w-full rounded-lg border border-rule bg-field px-2"
-          value={line.stage ?? ''}
-          onChange={(event) =>
-            edit({ type: 'stage', key: line.key, stage: (event.target.value || undefined) as Stage })
-          }
-        >
-          <option value="">not said</option>
-          {STAGES.map((stage) => (
-            <option key={stage} value={stage}>
-              {STAGE_WORDS[stage]}
-            </option>
-          ))}
-        </select>
-      </label>
-      <label className="block">
-        <span className="mb-1 block text-[0.86rem] text-mute">How it goes in</span>
-        <input
-          className="h-11 w-full rounded-lg border border-rule bg-field px-3"
-          value={line.form ?? ''}
-          maxLength={40}
-          placeholder="chopped, boil then pour…"
-          onChange={(event) => edit({ type: 'form', key: line.key, form: event.target.value })}
-          onBlur={pause}
-        />
-      </label>
+      <Limits {...props} />
+      <HowItGoesIn {...props} />
       {ingredient && formsOf(ingredient).length > 1 && (
         <p className="text-[13px] text-mute">
           A cup of it is read as {formIn(ingredient, line.form)}, give or take{' '}
@@ -135,30 +85,103 @@ export function PanRowDrawer(props: PanRowProps) {
           </Button>
         </div>
       )}
-      <div className="flex gap-1.5">
-        <Button
-          disabled={place === 0}
-          onClick={() => edit({ type: 'move', key: line.key, to: place - 1 })}
-          aria-label={`Move ${name} up`}
-        >
-          <MoveUp size={16} aria-hidden="true" />
-        </Button>
-        <Button
-          disabled={place === count - 1}
-          onClick={() => edit({ type: 'move', key: line.key, to: place + 1 })}
-          aria-label={`Move ${name} down`}
-        >
-          <MoveDown size={16} aria-hidden="true" />
-        </Button>
-        <Button
-          look="danger"
-          className="ml-auto"
-          onClick={() => edit({ type: 'remove', key: line.key })}
-          aria-label={`Remove ${name}`}
-        >
-          <Trash2 size={16} aria-hidden="true" /> Remove
-        </Button>
-      </div>
+      <Places {...props} />
     </fieldset>
+  );
+}
+
+/** The least and the most a balance may take of it. */
+function Limits({ line, edit, pause }: PanRowProps) {
+  return (
+    <div className="grid grid-cols-2 gap-2">
+      <NumberField
+        label="Least"
+        showLabel
+        optional
+        placeholder="0"
+        value={line.minGrams}
+        rules={{ ...GRAMS, most: line.maxGrams ?? GRAMS.most }}
+        write={gramsPlain}
+        onValue={(value) => edit({ type: 'limits', key: line.key, minGrams: value, maxGrams: line.maxGrams })}
+        onLeave={pause}
+      />
+      <NumberField
+        label="Most"
+        showLabel
+        optional
+        placeholder="free"
+        value={line.maxGrams}
+        rules={{ ...GRAMS, least: line.minGrams ?? 0 }}
+        write={gramsPlain}
+        onValue={(value) => edit({ type: 'limits', key: line.key, minGrams: line.minGrams, maxGrams: value })}
+        onLeave={pause}
+      />
+    </div>
+  );
+}
+
+/** When and how it goes in. */
+function HowItGoesIn({ line, edit, pause }: PanRowProps) {
+  return (
+    <>
+      <label className="block">
+        <span className="mb-1 block text-[0.86rem] text-mute">When it goes in</span>
+        <select
+          className="h-11 w-full rounded-lg border border-rule bg-field px-2"
+          value={line.stage ?? ''}
+          onChange={(event) =>
+            edit({ type: 'stage', key: line.key, stage: (event.target.value || undefined) as Stage })
+          }
+        >
+          <option value="">not said</option>
+          {STAGES.map((stage) => (
+            <option key={stage} value={stage}>
+              {STAGE_WORDS[stage]}
+            </option>
+          ))}
+        </select>
+      </label>
+      <label className="block">
+        <span className="mb-1 block text-[0.86rem] text-mute">How it goes in</span>
+        <input
+          className="h-11 w-full rounded-lg border border-rule bg-field px-3"
+          value={line.form ?? ''}
+          maxLength={40}
+          placeholder="chopped, boil then pour…"
+          onChange={(event) => edit({ type: 'form', key: line.key, form: event.target.value })}
+          onBlur={pause}
+        />
+      </label>
+    </>
+  );
+}
+
+/** Moving and removing, for one finger. */
+function Places({ line, name, place, count, edit }: PanRowProps) {
+  return (
+    <div className="flex gap-1.5">
+      <Button
+        disabled={place === 0}
+        onClick={() => edit({ type: 'move', key: line.key, to: place - 1 })}
+        aria-label={`Move ${name} up`}
+      >
+        <MoveUp size={16} aria-hidden="true" />
+      </Button>
+      <Button
+        disabled={place === count - 1}
+        onClick={() => edit({ type: 'move', key: line.key, to: place + 1 })}
+        aria-label={`Move ${name} down`}
+      >
+        <MoveDown size={16} aria-hidden="true" />
+      </Button>
+      <Button
+        look="danger"
+        className="ml-auto"
+        onClick={() => edit({ type: 'remove', key: line.key })}
+        aria-label={`Remove ${name}`}
+      >
+        <Trash2 size={16} aria-hidden="true" /> Remove
+      </Button>
+    </div>
   );
 }

@@ -65,19 +65,7 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
           className="flex min-h-11 min-w-0 flex-1 flex-col justify-center pr-2 text-left leading-tight"
         >
           <span className={`line-clamp-3 font-semibold ${missing ? 'text-off' : ''}`}>{name}</span>
-          {missing ? (
-            <span className="text-[13px] text-off">not in the larder: counted as nothing</span>
-          ) : from !== undefined ? (
-            <span className="read text-[0.82rem] text-enamel" data-testid="change">
-              {grams(from)} → {weight(line.grams)}
-            </span>
-          ) : (
-            (line.form || line.tie || line.byVolume) && (
-              <span className="truncate text-[13px] text-mute">
-                {[line.form, line.tie && `ratio ${line.tie}`, line.byVolume && 'by volume'].filter(Boolean).join(' · ')}
-              </span>
-            )
-          )}
+          <RowNote line={line} missing={missing} from={from} />
         </button>
         <NumberField
           label={`Grams of ${name}`}
@@ -116,6 +104,20 @@ export const PanRow = memo(function PanRow(props: PanRowProps) {
     </li>
   );
 });
+
+/** What stands below the name: that it is unknown, what the last balance did, how it goes in. */
+function RowNote({ line, missing, from }: Pick<PanRowProps, 'line' | 'missing' | 'from'>) {
+  if (missing) return <span className="text-[13px] text-off">not in the larder: counted as nothing</span>;
+  if (from !== undefined) {
+    return (
+      <span className="read text-[0.82rem] text-enamel" data-testid="change">
+        {grams(from)} → {weight(line.grams)}
+      </span>
+    );
+  }
+  const notes = [line.form, line.tie && `ratio ${line.tie}`, line.byVolume && 'by volume'].filter(Boolean);
+  return notes.length > 0 && <span className="truncate text-[13px] text-mute">{notes.join(' · ')}</span>;
+}
 
 /** Allowed reach as a line, the present place as a mark, the place before the last balance as a ring. */
 function Reach({ line, least, most, from }: Pick<PanRowProps, 'line' | 'least' | 'most' | 'from'>) {

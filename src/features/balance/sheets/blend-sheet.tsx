@@ -2,7 +2,7 @@
 
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
-import { aimOf, type BlendAim, blend } from '@/core/matter/blend';
+import { aimOf, type Blend, type BlendAim, blend } from '@/core/matter/blend';
 import { compositionVector } from '@/core/matter/components';
 import type { Ingredient } from '@/formats/ingredient';
 import type { Predicted } from '@/kitchen/known-pan';
@@ -20,6 +20,62 @@ const AIMS: Record<BlendAim, { name: string; short: string }> = {
 };
 
 const PERCENT = { least: 0, most: 100, unit: '%', units: { '%': 1 }, example: '64' };
+
+/** The nearest below and above an ingredient, by what is aimed at. */
+function nearestAround(
+  current: Ingredient,
+  kin: readonly Ingredient[],
+  reads: (ingredient: Ingredient) => number,
+): readonly string[] {
+  const own = reads(current);
+  const others = kin.filter(({ id }) => id !== current.id).toSorted((a, b) => reads(a) - reads(b));
+  const below = others.findLast((each) => reads(each) < own);
+  const above = others.find((each) => reads(each) > own);
+  return [below?.id, above?.id].filter((id) => id !== undefined);
+}
+
+/** What came of the blend. */
+function blendWords(found: Blend | undefined, aim: BlendAim, target: number): string {
+  if (found === undefined) return 'Choose at least two.';
+  const { short } = AIMS[aim];
+  if (found.possible) return `Exactly ${significant(found.reached, 3)} % ${short}, as evenly as that allows.`;
+  return found.reason === 'aim'
+    ? `These reach ${significant(found.least, 3)}–${significant(found.most, 3)} % ${short}, not ${target} %: take another part.`
+    : 'There is not enough in hand for that much: less of the blend, or another part.';
+}
+
+/** What is wanted of a blend, what it is made of, and what comes of it. */
+function useBlend(line: PanLine, current: Ingredient, ingredients: readonly Ingredient[]) {
+  const kin = ingredients.filter(({ group }) => group === current.group);
+  const partOf = (ingredient: Ingredient, inStock: boolean) => ({
+    perGram: compositionVector(ingredient.components),
+    labelled: aim === 'cocoaPercent' ? (ingredient.cocoaPercent ?? undefined) : undefined,
+    stockG: inStock ? (ingredient.stockG ?? undefined) : undefined,
+  });
+  const [aim, setAim] = useState<BlendAim>(current.group === 'chocolate' ? 'cocoaPercent' : 'fatPercent');
+  const [target, setTarget] = useState(() => Math.round(aimOf(partOf(current, false), aim)));
+  const [totalG, setTotalG] = useState(line.grams);
+  const [inStock, setInStock] = useState(false);
+  const [chosen, setChosen] = useState(() => nearestAround(current, kin, (each) => aimOf(partOf(each, false), aim)));
+
+  const parts = chosen.flatMap((id) => kin.find((each) => each.id === id) ?? []);
+  const found =
+    parts.length >= 2 && totalG > 0
+      ? blend(
+          parts.map((part) => partOf(part, inStock)),
+          aim,
+          target,
+          totalG,
+        )
+      : undefined;
+  const shares = found?.possible ? found.grams.map((grams) => Math.round(grams * 10) / 10) : undefined;
+  return {
+    ...{ kin, partOf, aim, setAim, target, setTarget, totalG, setTotalG },
+    ...{ inStock, setInStock, chosen, setChosen, parts, found },
+    /** grams of each part, as they are weighed */
+    shares,
+  };
+}
 
 /** Blends two or more of a kind to an exact cocoa % or fat % and puts the blend in a row's place. */
 export function BlendSheet({
@@ -43,42 +99,13 @@ export function BlendSheet({
   /** the rows that take the row's place */
   onTake: (lines: readonly PanLine[]) => void;
 }) {
-  const kin = ingredients.filter(({ group }) => group === current.group);
-  const partOf = (ingredient: Ingredient, inStock: boolean) => ({
-    perGram: compositionVector(ingredient.components),
-    labelled: aim === 'cocoaPercent' ? (ingredient.cocoaPercent ?? undefined) : undefined,
-    stockG: inStock ? (ingredient.stockG ?? undefined) : undefined,
-  });
-  const [aim, setAim] = useState<BlendAim>(current.group === 'chocolate' ? 'cocoaPercent' : 'fatPercent');
-  const [target, setTarget] = useState(() => Math.round(aimOf(partOf(current, false), aim)));
-  const [totalG, setTotalG] = useState(line.grams);
-  const [inStock, setInStock] = useState(false);
-  const [chosen, setChosen] = useState<readonly string[]>(() => {
-    const far = (sign: 1 | -1) =>
-      kin
-        .filter(({ id }) => id !== current.id)
-        .toSorted((a, b) => sign * (aimOf(partOf(a, false), aim) - aimOf(partOf(b, false), aim)));
-    const own = aimOf(partOf(current, false), aim);
-    const above = far(1).find((each) => aimOf(partOf(each, false), aim) > own);
-    const below = far(-1).find((each) => aimOf(partOf(each, false), aim) < own);
-    return [below?.id, above?.id].filter((id): id is string => id !== undefined);
-  });
-
-  const parts = chosen.flatMap((id) => kin.find((each) => each.id === id) ?? []);
-  const found =
-    parts.length >= 2 && totalG > 0
-      ? blend(
-          parts.map((part) => partOf(part, inStock)),
-          aim,
-          target,
-          totalG,
-        )
-      : undefined;
-  const tenth = (value: number) => Math.round(value * 10) / 10;
+  const blending = useBlend(line, current, ingredients);
+  const { kin, partOf, aim, setAim, target, setTarget, totalG, setTotalG } = blending;
+  const { inStock, setInStock, chosen, setChosen, parts, found, shares } = blending;
   const rows = (keyOf: (place: number) => string) =>
     parts.flatMap((part, i) => {
-      const share = found?.possible ? tenth(found.grams[i] as number) : 0;
-      return share > 0 ? [{ ...line, key: keyOf(i), ingredient: part.id, grams: share }] : [];
+      const grams = shares?.[i] ?? 0;
+      return grams > 0 ? [{ ...line, key: keyOf(i), ingredient: part.id, grams }] : [];
     });
   const after = found?.possible ? withParts(rows((i) => `blend-${i}`)) : undefined;
 
@@ -98,20 +125,7 @@ export function BlendSheet({
       }
     >
       <div className="grid gap-3 sm:grid-cols-3">
-        <label className="block">
-          <span className="mb-1 block text-[0.86rem] text-mute">Aim at</span>
-          <select
-            className="h-11 w-full rounded-lg border border-rule bg-field px-2"
-            value={aim}
-            onChange={(event) => setAim(event.target.value as BlendAim)}
-          >
-            {(Object.keys(AIMS) as BlendAim[]).map((each) => (
-              <option key={each} value={each}>
-                {AIMS[each].name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <AimChoice aim={aim} onAim={setAim} />
         <NumberField
           label="Wanted"
           showLabel
@@ -131,38 +145,17 @@ export function BlendSheet({
       </div>
       <ul className="mt-4 space-y-2">
         {parts.map((part, i) => (
-          <li key={part.id} className="grid grid-cols-[1fr_auto_110px_44px] items-center gap-3">
-            <select
-              aria-label={`Part ${i + 1}`}
-              className="h-11 w-full min-w-0 rounded-lg border border-rule bg-field px-2"
-              value={part.id}
-              onChange={(event) => setChosen(chosen.with(i, event.target.value))}
-            >
-              {kin
-                .filter(({ id }) => id === part.id || !chosen.includes(id))
-                .map((each) => (
-                  <option key={each.id} value={each.id}>
-                    {each.name}
-                  </option>
-                ))}
-            </select>
-            <span className="read text-[0.86rem] text-mute">
-              {significant(aimOf(partOf(part, false), aim), 3)} %
-              {inStock && part.stockG !== null ? `, ${weight(part.stockG)} in hand` : ''}
-            </span>
-            <span className="read text-right text-[1.05rem]" data-testid="blend-part">
-              {found?.possible ? `${weight(tenth(found.grams[i] as number))}` : '–'}
-            </span>
-            <Button
-              look="bare"
-              className="!px-0"
-              disabled={parts.length <= 2}
-              onClick={() => setChosen(chosen.filter((id) => id !== part.id))}
-              aria-label={`Leave out ${part.name}`}
-            >
-              <Trash2 size={16} aria-hidden="true" />
-            </Button>
-          </li>
+          <PartRow
+            key={part.id}
+            name={`Part ${i + 1}`}
+            part={part}
+            choices={kin.filter(({ id }) => id === part.id || !chosen.includes(id))}
+            reads={`${significant(aimOf(partOf(part, false), aim), 3)} %${inStock && part.stockG !== null ? `, ${weight(part.stockG)} in hand` : ''}`}
+            grams={shares?.[i]}
+            isNeeded={parts.length <= 2}
+            onChoose={(id) => setChosen(chosen.with(i, id))}
+            onLeaveOut={() => setChosen(chosen.filter((id) => id !== part.id))}
+          />
         ))}
       </ul>
       <div className="mt-3 flex flex-wrap items-center gap-4">
@@ -185,13 +178,7 @@ export function BlendSheet({
         </label>
       </div>
       <p role="status" className={`mt-3 ${found && !found.possible ? 'text-off' : 'text-mute'}`}>
-        {found === undefined
-          ? 'Choose at least two.'
-          : found.possible
-            ? `Exactly ${significant(found.reached, 3)} % ${AIMS[aim].short}, as evenly as that allows.`
-            : found.reason === 'aim'
-              ? `These reach ${significant(found.least, 3)}–${significant(found.most, 3)} % ${AIMS[aim].short}, not ${target} %: take another part.`
-              : 'There is not enough in hand for that much: less of the blend, or another part.'}
+        {blendWords(found, aim, target)}
       </p>
       {before && after && (
         <div className="mt-3" data-testid="blend-curve">
@@ -199,5 +186,77 @@ export function BlendSheet({
         </div>
       )}
     </Sheet>
+  );
+}
+
+function AimChoice({ aim, onAim }: { aim: BlendAim; onAim: (aim: BlendAim) => void }) {
+  return (
+    <label className="block">
+      <span className="mb-1 block text-[0.86rem] text-mute">Aim at</span>
+      <select
+        className="h-11 w-full rounded-lg border border-rule bg-field px-2"
+        value={aim}
+        onChange={(event) => onAim(event.target.value as BlendAim)}
+      >
+        {(Object.keys(AIMS) as BlendAim[]).map((each) => (
+          <option key={each} value={each}>
+            {AIMS[each].name}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** One part of the blend: what it is, what it reads, how much of it. */
+function PartRow({
+  name,
+  part,
+  choices,
+  reads,
+  grams,
+  isNeeded,
+  onChoose,
+  onLeaveOut,
+}: {
+  name: string;
+  part: Ingredient;
+  choices: readonly Ingredient[];
+  reads: string;
+  /** nothing while no blend is found */
+  grams: number | undefined;
+  /** it cannot be left out */
+  isNeeded: boolean;
+  onChoose: (id: string) => void;
+  onLeaveOut: () => void;
+}) {
+  return (
+    <li className="grid grid-cols-[1fr_auto_110px_44px] items-center gap-3">
+      <select
+        aria-label={name}
+        className="h-11 w-full min-w-0 rounded-lg border border-rule bg-field px-2"
+        value={part.id}
+        onChange={(event) => onChoose(event.target.value)}
+      >
+        {choices.map((each) => (
+          <option key={each.id} value={each.id}>
+            {each.name}
+          </option>
+        ))}
+      </select>
+      <span className="read text-[0.86rem] text-mute">{reads}</span>
+      <span className="read text-right text-[1.05rem]" data-testid="blend-part">
+        {grams === undefined ? '–' : weight(grams)}
+      </span>
+      <Button
+        look="bare"
+        className="!px-0"
+        disabled={isNeeded}
+        onClick={onLeaveOut}
+        aria-label={`Leave out ${part.name}`}
+      >
+        <Trash2 size={16} aria-hidden="true" />
+      </Button>
+    </li>
   );
 }

@@ -9,18 +9,14 @@ import { doubtKindOf } from '@/formats/doubt-kind';
 import type { Ingredient } from '@/formats/ingredient';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { type Predicted, predictPan } from '@/kitchen/known-pan';
-import { panContents } from '@/kitchen/pan-contents';
 import { Button } from '@/ui/button';
-import { grams, weight } from '@/ui/format';
 import { RESTRICTION_WORDS } from '@/ui/restriction-words';
-import { fixed } from '@/ui/settings/numerals';
 import { Sheet } from '@/ui/sheet';
 import { StoppedError } from '@/workers/thread';
 import type { FormulaDraft, PanLine } from '../draft/edit';
 import { withGrams, withoutLeft } from '../draft/formula-draft';
-import { BeforeAfterCurve } from '../material/before-after-curve';
 import type { Balancing } from '../verdict/use-balancing';
-import { swapChanges } from './swap-changes';
+import { SwapResult } from './swap-result';
 
 const MOST_CANDIDATES = 40;
 
@@ -42,6 +38,41 @@ function swappedLines(draft: FormulaDraft, chosen: Chosen, answer: ReadonlyMap<s
     ...line,
     ingredient: chosen.get(line.key) ?? line.ingredient,
   }));
+}
+
+/** The pan balanced with what is chosen, once it is known. */
+function useSwapAnswer(
+  draft: FormulaDraft,
+  predicted: Predicted,
+  larder: Larder,
+  chosen: Chosen,
+  swap: Balancing['swap'],
+) {
+  const [answer, setAnswer] = useState<
+    { chosen: Chosen; grams: ReadonlyMap<string, number>; within: number | undefined } | undefined
+  >();
+  const [fault, setFault] = useState<string | undefined>();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the pan beside the sheet is not live, so only the choice can change while it is open
+  useEffect(() => {
+    if (chosen.size === 0) return;
+    let wanted = true;
+    const substitutes = new Map(
+      draft.lines.flatMap(({ key }) => {
+        const ingredient = larder.get(chosen.get(key) ?? '');
+        return ingredient ? [[key, substituteOf(ingredient)] as const] : [];
+      }),
+    );
+    setFault(undefined);
+    swap(predicted, substitutes).then(
+      ({ grams: found, within }) => wanted && setAnswer({ chosen, grams: found, within }),
+      (error: Error) => wanted && !(error instanceof StoppedError) && setFault(error.message),
+    );
+    return () => {
+      wanted = false;
+    };
+  }, [chosen]);
+
+  return { answer: answer?.chosen === chosen && chosen.size > 0 ? answer : undefined, fault };
 }
 
 /**
@@ -67,45 +98,9 @@ export function SwapSheet({
   onTake: (lines: readonly PanLine[]) => void;
 }) {
   const [chosen, setChosen] = useState<Chosen>(new Map());
-  const [query, setQuery] = useState('');
-  const [answer, setAnswer] = useState<
-    { chosen: Chosen; grams: ReadonlyMap<string, number>; within: number | undefined } | undefined
-  >();
-  const [fault, setFault] = useState<string | undefined>();
+  const { answer, fault } = useSwapAnswer(draft, predicted, larder, chosen, balancing.swap);
   const line = draft.lines.find(({ key }) => key === rowKey);
   const known = (id: string) => itemOf(draft, larder, id);
-
-  const { swap } = balancing;
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the pan beside the sheet is not live, so only the choice can change while it is open
-  useEffect(() => {
-    if (chosen.size === 0) return;
-    let wanted = true;
-    const substitutes = new Map(
-      draft.lines.flatMap(({ key }) => {
-        const ingredient = larder.get(chosen.get(key) ?? '');
-        return ingredient ? [[key, substituteOf(ingredient)] as const] : [];
-      }),
-    );
-    setFault(undefined);
-    swap(predicted, substitutes).then(
-      ({ grams: found, within }) => wanted && setAnswer({ chosen, grams: found, within }),
-      (error: Error) => wanted && !(error instanceof StoppedError) && setFault(error.message),
-    );
-    return () => {
-      wanted = false;
-    };
-  }, [chosen]);
-
-  const candidates = useMemo(() => {
-    const current = line && itemOf(draft, larder, line.ingredient);
-    if (!current) return [];
-    const words = query.toLowerCase().split(/\s+/).filter(Boolean);
-    const others = [...larder.values()].filter(
-      (each) =>
-        each.id !== current.id && words.every((word) => `${each.name} ${each.group}`.toLowerCase().includes(word)),
-    );
-    return nearestFirst(current.components, others).slice(0, MOST_CANDIDATES);
-  }, [line, draft, larder, query]);
 
   const without = (restriction: Restriction) => {
     const allowed = [...larder.values()].filter((each) => isFreeOf(restriction, each));
@@ -124,8 +119,7 @@ export function SwapSheet({
     }),
   );
 
-  const ready = answer?.chosen === chosen && chosen.size > 0 ? answer : undefined;
-  const lines = ready && swappedLines(draft, chosen, ready.grams);
+  const lines = answer && swappedLines(draft, chosen, answer.grams);
   const after = lines && predictPan({ ...draft, lines }, larder);
 
   return (
@@ -158,41 +152,22 @@ export function SwapSheet({
             </section>
           )}
           {line && (
-            <section>
-              <h3 className="mb-1 font-sans font-semibold">This row, the nearest first</h3>
-              <input
-                type="search"
-                aria-label="Search a stand-in"
-                placeholder="Search the larder"
-                className="mb-2 h-11 w-full rounded-lg border border-rule bg-field px-3"
-                value={query}
-                onChange={(event) => setQuery(event.target.value)}
-              />
-              <ul className="thin-scroll max-h-[24vh] lg:max-h-[46vh] overflow-y-auto rounded-lg border border-rule">
-                {candidates.map((candidate) => (
-                  <li key={candidate.id}>
-                    <button
-                      type="button"
-                      aria-pressed={chosen.get(line.key) === candidate.id}
-                      onClick={() => setChosen(new Map([[line.key, candidate.id]]))}
-                      className="flex min-h-11 w-full items-center border-rule-soft border-b px-3 text-left hover:bg-enamel-wash aria-pressed:bg-enamel-wash aria-pressed:font-semibold"
-                    >
-                      {candidate.name}
-                    </button>
-                  </li>
-                ))}
-              </ul>
-            </section>
+            <StandIns
+              current={known(line.ingredient)}
+              larder={larder}
+              chosen={chosen.get(line.key)}
+              onChoose={(id) => setChosen(new Map([[line.key, id]]))}
+            />
           )}
         </div>
-        {ready && after && lines ? (
+        {answer && after && lines ? (
           <SwapResult
             before={predicted}
             after={after}
             draft={draft}
             lines={lines}
             larder={larder}
-            within={ready.within}
+            within={answer.within}
           />
         ) : (
           <p className={`self-center ${fault ? 'text-off' : 'text-mute'}`} role={fault ? 'alert' : undefined}>
@@ -208,62 +183,54 @@ export function SwapSheet({
   );
 }
 
-/** The curve before and after, the rows, and all that changed. */
-function SwapResult({
-  before,
-  after,
-  draft,
-  lines,
+/** What may stand in for an ingredient, the nearest first. */
+function StandIns({
+  current,
   larder,
-  within,
+  chosen,
+  onChoose,
 }: {
-  before: Predicted;
-  after: Predicted;
-  draft: FormulaDraft;
-  lines: readonly PanLine[];
+  current: Pick<Ingredient, 'id' | 'components'> | undefined;
   larder: Larder;
-  within: number | undefined;
+  chosen: string | undefined;
+  onChoose: (id: string) => void;
 }) {
-  const nameOf = (id: string) => itemOf(draft, larder, id)?.name ?? id;
-  const changes = swapChanges(
-    panContents(draft, larder),
-    panContents({ ...draft, lines: [...lines] }, larder),
-    before.prediction,
-    after.prediction,
-  );
+  const [query, setQuery] = useState('');
+  const candidates = useMemo(() => {
+    if (!current) return [];
+    const words = query.toLowerCase().split(/\s+/).filter(Boolean);
+    const others = [...larder.values()].filter(
+      (each) =>
+        each.id !== current.id && words.every((word) => `${each.name} ${each.group}`.toLowerCase().includes(word)),
+    );
+    return nearestFirst(current.components, others).slice(0, MOST_CANDIDATES);
+  }, [current, larder, query]);
+
   return (
-    <div data-testid="swap-result">
-      <p className={`mb-2 font-head text-[1.1rem] font-semibold ${within === undefined ? 'text-near' : ''}`}>
-        {within === undefined
-          ? 'The curve cannot be kept with this; it comes no nearer.'
-          : `The curve stays within ×÷${fixed(Math.exp(within), 1)} at every moment.`}
-      </p>
-      <BeforeAfterCurve before={before} after={after} />
-      <ul className="read mb-3 text-[0.9rem]">
-        {lines.map((line, i) => {
-          const old = draft.lines[i];
-          if (!old || (old.grams === line.grams && old.ingredient === line.ingredient)) return null;
-          return (
-            <li key={line.key}>
-              {old.ingredient === line.ingredient
-                ? nameOf(line.ingredient)
-                : `${nameOf(old.ingredient)} → ${nameOf(line.ingredient)}`}
-              : {grams(old.grams)} → {weight(line.grams)}
-            </li>
-          );
-        })}
+    <section>
+      <h3 className="mb-1 font-sans font-semibold">This row, the nearest first</h3>
+      <input
+        type="search"
+        aria-label="Search a stand-in"
+        placeholder="Search the larder"
+        className="mb-2 h-11 w-full rounded-lg border border-rule bg-field px-3"
+        value={query}
+        onChange={(event) => setQuery(event.target.value)}
+      />
+      <ul className="thin-scroll max-h-[24vh] lg:max-h-[46vh] overflow-y-auto rounded-lg border border-rule">
+        {candidates.map((candidate) => (
+          <li key={candidate.id}>
+            <button
+              type="button"
+              aria-pressed={chosen === candidate.id}
+              onClick={() => onChoose(candidate.id)}
+              className="flex min-h-11 w-full items-center border-rule-soft border-b px-3 text-left hover:bg-enamel-wash aria-pressed:bg-enamel-wash aria-pressed:font-semibold"
+            >
+              {candidate.name}
+            </button>
+          </li>
+        ))}
       </ul>
-      <table className="w-full text-[13.5px]">
-        <tbody>
-          {changes.map(({ name, before: was, after: is, off }) => (
-            <tr key={name} className="border-rule-soft border-b">
-              <th className="py-1 text-left font-medium">{name}</th>
-              <td className="read text-right text-mute">{was}</td>
-              <td className={`read pl-3 text-right ${off ? 'text-off' : ''}`}>→ {is}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    </section>
   );
 }

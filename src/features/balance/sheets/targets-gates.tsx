@@ -40,94 +40,22 @@ export function GatesFields({
       <h3 className="mb-2 font-sans font-semibold">Gates</h3>
       <ul className="space-y-3">
         {targets.gates.map((gate, index) => {
-          const { name, rules } = QUANTITY_WORDS[gate.quantity];
-          const fault = gateFault(gate);
           return (
             // biome-ignore lint/suspicious/noArrayIndexKey: two gates may be alike; their place tells them apart
             <li key={index} className="rounded-lg border border-rule bg-field p-3">
-              <div className="mb-2 grid grid-cols-[1fr_130px_44px] gap-2">
-                <select
-                  aria-label="Quantity"
-                  className="h-11 rounded-lg border border-rule bg-field px-2"
-                  value={gate.quantity}
-                  onChange={(event) => {
-                    const quantity = event.target.value as GateQuantity;
-                    onRows();
-                    setGate(index, {
-                      quantity,
-                      low: undefined,
-                      high: undefined,
-                      ...QUANTITY_WORDS[quantity].usual,
-                    });
-                  }}
-                >
-                  {GATE_QUANTITIES.map((quantity) => (
-                    <option key={quantity} value={quantity}>
-                      {QUANTITY_WORDS[quantity].name}
-                    </option>
-                  ))}
-                </select>
-                <select
-                  aria-label="Moment"
-                  className="h-11 rounded-lg border border-rule bg-field px-2"
-                  value={gate.moment}
-                  onChange={(event) => setGate(index, { moment: event.target.value })}
-                >
-                  {targets.moments.map((moment) => (
-                    <option key={moment.name} value={moment.name}>
-                      {momentTitle(moment.name)}
-                    </option>
-                  ))}
-                </select>
-                <Button
-                  look="bare"
-                  className="!px-0"
-                  aria-label={`Remove the gate for ${name}`}
-                  onClick={() => {
-                    onRows();
-                    onTargets({ ...targets, gates: targets.gates.filter((_, i) => i !== index) });
-                  }}
-                >
-                  <Trash2 size={16} aria-hidden="true" />
-                </Button>
-              </div>
-              <div className="grid grid-cols-[1fr_1fr_104px] gap-2">
-                <NumberField
-                  label={`At least, ${name}`}
-                  optional
-                  placeholder="no lower edge"
-                  value={gate.low}
-                  rules={rules}
-                  write={plainNumber}
-                  onValue={(low) => setGate(index, { low })}
-                />
-                <NumberField
-                  label={`At most, ${name}`}
-                  optional
-                  placeholder="no upper edge"
-                  value={gate.high}
-                  rules={rules}
-                  write={plainNumber}
-                  onValue={(high) => setGate(index, { high })}
-                />
-                <select
-                  aria-label={`Weight, ${name}`}
-                  className="h-11 rounded-lg border border-rule bg-field px-1 text-[13px]"
-                  value={gate.weight ?? 1}
-                  onChange={(event) => setGate(index, { weight: Number(event.target.value) })}
-                >
-                  {WEIGHTS.map(([weight, words]) => (
-                    <option key={weight} value={weight}>
-                      {words}
-                    </option>
-                  ))}
-                </select>
-              </div>
-              {fault && (
-                <p role="alert" className="mt-2 rounded-md bg-off-wash px-2 py-1 text-[13px] text-off">
-                  {fault}
-                </p>
-              )}
+              <GateFields
+                gate={gate}
+                moments={targets.moments}
+                onGate={(change) => setGate(index, change)}
+                onQuantity={(quantity) => {
+                  onRows();
+                  setGate(index, { quantity, low: undefined, high: undefined, ...QUANTITY_WORDS[quantity].usual });
+                }}
+                onRemove={() => {
+                  onRows();
+                  onTargets({ ...targets, gates: targets.gates.filter((_, i) => i !== index) });
+                }}
+              />
             </li>
           );
         })}
@@ -152,5 +80,93 @@ export function GatesFields({
         <Plus size={16} aria-hidden="true" /> Add a gate
       </Button>
     </section>
+  );
+}
+
+/** One gate: what is read, when, between which edges, and how much a miss counts. */
+function GateFields({
+  gate,
+  moments,
+  onGate,
+  onQuantity,
+  onRemove,
+}: {
+  gate: FileGate;
+  moments: Targets['moments'];
+  onGate: (change: Partial<FileGate>) => void;
+  onQuantity: (quantity: GateQuantity) => void;
+  onRemove: () => void;
+}) {
+  const { name, rules } = QUANTITY_WORDS[gate.quantity];
+  const fault = gateFault(gate);
+  return (
+    <>
+      <div className="mb-2 grid grid-cols-[1fr_130px_44px] gap-2">
+        <select
+          aria-label="Quantity"
+          className="h-11 rounded-lg border border-rule bg-field px-2"
+          value={gate.quantity}
+          onChange={(event) => onQuantity(event.target.value as GateQuantity)}
+        >
+          {GATE_QUANTITIES.map((quantity) => (
+            <option key={quantity} value={quantity}>
+              {QUANTITY_WORDS[quantity].name}
+            </option>
+          ))}
+        </select>
+        <select
+          aria-label="Moment"
+          className="h-11 rounded-lg border border-rule bg-field px-2"
+          value={gate.moment}
+          onChange={(event) => onGate({ moment: event.target.value })}
+        >
+          {moments.map((moment) => (
+            <option key={moment.name} value={moment.name}>
+              {momentTitle(moment.name)}
+            </option>
+          ))}
+        </select>
+        <Button look="bare" className="!px-0" aria-label={`Remove the gate for ${name}`} onClick={onRemove}>
+          <Trash2 size={16} aria-hidden="true" />
+        </Button>
+      </div>
+      <div className="grid grid-cols-[1fr_1fr_104px] gap-2">
+        <NumberField
+          label={`At least, ${name}`}
+          optional
+          placeholder="no lower edge"
+          value={gate.low}
+          rules={rules}
+          write={plainNumber}
+          onValue={(low) => onGate({ low })}
+        />
+        <NumberField
+          label={`At most, ${name}`}
+          optional
+          placeholder="no upper edge"
+          value={gate.high}
+          rules={rules}
+          write={plainNumber}
+          onValue={(high) => onGate({ high })}
+        />
+        <select
+          aria-label={`Weight, ${name}`}
+          className="h-11 rounded-lg border border-rule bg-field px-1 text-[13px]"
+          value={gate.weight ?? 1}
+          onChange={(event) => onGate({ weight: Number(event.target.value) })}
+        >
+          {WEIGHTS.map(([weight, words]) => (
+            <option key={weight} value={weight}>
+              {words}
+            </option>
+          ))}
+        </select>
+      </div>
+      {fault && (
+        <p role="alert" className="mt-2 rounded-md bg-off-wash px-2 py-1 text-[13px] text-off">
+          {fault}
+        </p>
+      )}
+    </>
   );
 }

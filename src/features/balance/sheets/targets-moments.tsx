@@ -63,41 +63,15 @@ export function MomentsFields({
       <h3 className="mb-2 font-sans font-semibold">Moments</h3>
       <ul className="space-y-2">
         {targets.moments.map((moment, index) => {
-          const last = moment.history.at(-1) ?? [0.3, moment.temperatureC];
-          const steps = moment.history.length;
           return (
             // biome-ignore lint/suspicious/noArrayIndexKey: the name is being typed; the place tells moments apart
             <li key={index} className="grid grid-cols-[1fr_104px_104px_44px] items-start gap-2">
-              <input
-                aria-label={`Name of moment ${index + 1}`}
-                className="h-11 w-full min-w-0 rounded-lg border border-rule bg-field px-3 font-medium"
-                value={moment.name}
-                maxLength={40}
-                onChange={(event) => renameMoment(index, event.target.value)}
-              />
-              <NumberField
-                label={`Temperature, ${momentTitle(moment.name)}`}
-                value={moment.temperatureC}
-                rules={CELSIUS}
-                write={plainNumber}
-                onValue={(value) => value !== undefined && setMoment(index, value, last[0])}
-              />
-              {steps > 1 ? (
-                <span className="pt-2.5 text-[13px] text-mute">after {steps} steps</span>
-              ) : (
-                <NumberField
-                  label={`Hours, ${momentTitle(moment.name)}`}
-                  value={last[0]}
-                  rules={HOURS}
-                  write={plainNumber}
-                  onValue={(value) => value !== undefined && setMoment(index, moment.temperatureC, value)}
-                />
-              )}
-              <Button
-                look="bare"
-                className="!px-0"
-                aria-label={`Leave out ${momentTitle(moment.name)}`}
-                onClick={() => {
+              <MomentFields
+                moment={moment}
+                place={index + 1}
+                onName={(name) => renameMoment(index, name)}
+                onClimate={(temperatureC, hours) => setMoment(index, temperatureC, hours)}
+                onRemove={() => {
                   onRows();
                   onTargets({
                     ...targets,
@@ -105,9 +79,7 @@ export function MomentsFields({
                     gates: targets.gates.filter((gate) => gate.moment !== moment.name),
                   });
                 }}
-              >
-                <Trash2 size={16} aria-hidden="true" />
-              </Button>
+              />
             </li>
           );
         })}
@@ -128,5 +100,55 @@ export function MomentsFields({
         <Plus size={16} aria-hidden="true" /> Add a moment
       </Button>
     </section>
+  );
+}
+
+/** One moment: its name, how warm and how long. */
+function MomentFields({
+  moment,
+  place,
+  onName,
+  onClimate,
+  onRemove,
+}: {
+  moment: Targets['moments'][number];
+  place: number;
+  onName: (name: string) => void;
+  onClimate: (temperatureC: number, hours: number) => void;
+  onRemove: () => void;
+}) {
+  const last = moment.history.at(-1) ?? [0.3, moment.temperatureC];
+  const steps = moment.history.length;
+  return (
+    <>
+      <input
+        aria-label={`Name of moment ${place}`}
+        className="h-11 w-full min-w-0 rounded-lg border border-rule bg-field px-3 font-medium"
+        value={moment.name}
+        maxLength={40}
+        onChange={(event) => onName(event.target.value)}
+      />
+      <NumberField
+        label={`Temperature, ${momentTitle(moment.name)}`}
+        value={moment.temperatureC}
+        rules={CELSIUS}
+        write={plainNumber}
+        onValue={(value) => value !== undefined && onClimate(value, last[0])}
+      />
+      {steps > 1 ? (
+        <span className="pt-2.5 text-[13px] text-mute">after {steps} steps</span>
+      ) : (
+        <NumberField
+          label={`Hours, ${momentTitle(moment.name)}`}
+          value={last[0]}
+          rules={HOURS}
+          write={plainNumber}
+          onValue={(value) => value !== undefined && onClimate(moment.temperatureC, value)}
+        />
+      )}
+      <Button look="bare" className="!px-0" aria-label={`Leave out ${momentTitle(moment.name)}`} onClick={onRemove}>
+        <Trash2 size={16} aria-hidden="true" />
+      </Button>
+    </>
   );
 }

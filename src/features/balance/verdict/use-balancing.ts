@@ -8,7 +8,7 @@ import type { Larder } from '@/kitchen/known-item';
 import { byKey, type KnownPan, knownPan } from '@/kitchen/known-pan';
 import type { Household } from '@/workers/balance.worker';
 import { StoppedError } from '@/workers/thread';
-import type { FormulaDraft, Loosening } from '../draft/edit';
+import type { Edit, FormulaDraft, Loosening } from '../draft/edit';
 import { applyEdit } from '../draft/formula-draft';
 import { heldPan } from '../draft/keep-flow';
 import type { OpenFormula } from '../draft/use-formula';
@@ -28,11 +28,58 @@ const loosenings = (obstacles: readonly Obstacle[], { keys }: KnownPan): Looseni
     return key === undefined ? [] : [{ kind: obstacle.kind, key }];
   });
 
+/** Puts a proposal into the pan; rows it rounded and moved are measured by volume from now on. */
+function acceptance({ grams, rounded }: BalanceOutcome, draft: FormulaDraft): Edit {
+  const now = new Map(draft.lines.map((line) => [line.key, line.grams]));
+  return { type: 'balanced', grams, byVolume: new Set(rounded.filter((key) => grams.get(key) !== now.get(key))) };
+}
+
 /** A swap, by the keys of the rows. */
 export interface SwapOutcome {
   readonly grams: ReadonlyMap<string, number>;
   /** ln within which the resistance stays at every moment; nothing when the curve cannot be kept */
   readonly within: number | undefined;
+}
+
+/** Asks for a swap, which counts lines, by the keys of the rows. */
+async function swapByKey(
+  swap: ReturnType<typeof useBalance>['swap'],
+  pan: KnownPan,
+  substitutes: ReadonlyMap<string, Substitute>,
+): Promise<SwapOutcome> {
+  const byLine = new Map(
+    pan.keys.flatMap((key, line) => {
+      const substitute = substitutes.get(key);
+      return substitute ? [[line, substitute] as const] : [];
+    }),
+  );
+  const { grams, within } = await swap(pan.formula, byLine);
+  return { grams: byKey(pan, grams), within };
+}
+
+/** The last answer, while the pan is what it was asked about. */
+function useHeldProposal(draft: FormulaDraft) {
+  const [fault, setFault] = useState<string | undefined>();
+  const [held, setHeld] = useState<BalanceOutcome | undefined>();
+  const latest = useRef(draft);
+  latest.current = draft;
+  /** Holds an answer, if the pan is still what was asked about. */
+  const hold = async (asked: FormulaDraft, answer: () => Promise<BalanceOutcome>) => {
+    setFault(undefined);
+    try {
+      const outcome = await answer();
+      if (requestOf(latest.current) === requestOf(asked)) setHeld(outcome);
+    } catch (error) {
+      if (!(error instanceof StoppedError)) setFault((error as Error).message);
+    }
+  };
+  return {
+    proposal: held && requestOf(held.before) === requestOf(draft) ? held : undefined,
+    fault,
+    latest,
+    hold,
+    letGo: () => setHeld(undefined),
+  };
 }
 
 /**
@@ -48,26 +95,18 @@ export function useBalancing(
 ) {
   const { draft, edit, reference } = formula;
   const { busy, ready, stop, ask: askWorker, keep, swap } = useBalance();
-  const [fault, setFault] = useState<string | undefined>();
   const [goal, setGoal] = useState<BalanceGoal>('close');
-  const [held, setHeld] = useState<BalanceOutcome | undefined>();
-  const latest = useRef(draft);
-  latest.current = draft;
-  const proposal = held && requestOf(held.before) === requestOf(draft) ? held : undefined;
+  const { proposal, fault, latest, hold, letGo } = useHeldProposal(draft);
 
   const ask = async (asked: FormulaDraft, wanted: BalanceGoal, freeTotal = false) => {
     const pan = knownPan(asked, larder);
     if (busy || !pan.formula.lines.some(({ grams }) => grams > 0)) return;
     const cups = household(asked, pan);
-    setFault(undefined);
-    try {
+    await hold(asked, async () => {
       const { grams, ...answer } = await askWorker(pan.formula, { goal: wanted, household: cups, freeTotal });
-      if (requestOf(latest.current) !== requestOf(asked)) return;
       const rounded = pan.keys.filter((_, i) => cups?.lines[i] !== undefined);
-      setHeld({ ...answer, before: asked, pan, grams: byKey(pan, grams), goal: wanted, rounded });
-    } catch (error) {
-      if (!(error instanceof StoppedError)) setFault((error as Error).message);
-    }
+      return { ...answer, before: asked, pan, grams: byKey(pan, grams), goal: wanted, rounded };
+    });
   };
 
   return {
@@ -77,34 +116,21 @@ export function useBalancing(
     fault,
     /** starts the worker before it is asked */
     ready,
-    swap: async (pan: KnownPan, substitutes: ReadonlyMap<string, Substitute>): Promise<SwapOutcome> => {
-      const byLine = new Map(
-        pan.keys.flatMap((key, line) => {
-          const substitute = substitutes.get(key);
-          return substitute ? [[line, substitute] as const] : [];
-        }),
-      );
-      const { grams, within } = await swap(pan.formula, byLine);
-      return { grams: byKey(pan, grams), within };
-    },
+    swap: (pan: KnownPan, substitutes: ReadonlyMap<string, Substitute>) => swapByKey(swap, pan, substitutes),
     /** balances back to the flow the pan had before it was changed; what was changed stays */
     keepFlow: async () => {
       if (busy) return;
       const [was, pan] = [knownPan(reference, larder), heldPan(draft, reference, larder)];
-      setFault(undefined);
-      try {
+      await hold(draft, async () => {
         const { grams, within, ...answer } = await keep(was.formula, pan.formula);
-        if (requestOf(latest.current) !== requestOf(draft)) return;
-        setHeld({ ...answer, before: draft, pan, grams: byKey(pan, grams), goal, rounded: [], keeps: within ?? 'no' });
-      } catch (error) {
-        if (!(error instanceof StoppedError)) setFault((error as Error).message);
-      }
+        return { ...answer, before: draft, pan, grams: byKey(pan, grams), goal, rounded: [], keeps: within ?? 'no' };
+      });
     },
     goal,
     proposal,
     setGoal: (wanted: BalanceGoal) => {
       setGoal(wanted);
-      setHeld(undefined);
+      letGo();
     },
     balance: () => void ask(draft, goal),
     /** asks again with another goal */
@@ -113,13 +139,8 @@ export function useBalancing(
       void ask(draft, wanted);
     },
     /** puts the proposal into the pan */
-    accept: () => {
-      if (!proposal) return;
-      const { grams, rounded } = proposal;
-      const now = new Map(draft.lines.map((line) => [line.key, line.grams]));
-      edit({ type: 'balanced', grams, byVolume: new Set(rounded.filter((key) => grams.get(key) !== now.get(key))) });
-    },
-    refuse: () => setHeld(undefined),
+    accept: () => proposal && edit(acceptance(proposal, draft)),
+    refuse: letGo,
     /** lets some things go and asks again */
     loosen: (obstacles: readonly Obstacle[]) => {
       if (!proposal) return;

@@ -6,7 +6,7 @@ import type { Doubt } from '@/core/predict/monte-carlo';
 import type { Prediction } from '@/core/predict/predict-formula';
 import { Button, Key } from '@/ui/button';
 import { STANDING_WORDS } from '@/ui/standing-words';
-import { useSettled } from '@/ui/use-settled';
+import { READ_ALOUD_AFTER_MS, useSettled } from '@/ui/use-settled';
 import type { FormulaDraft } from '../draft/edit';
 import { ProposalCard } from './proposal-card';
 import type { Balancing } from './use-balancing';
@@ -19,6 +19,9 @@ const GOAL_WORDS: Record<BalanceGoal, string> = {
   bestShine: 'best shine',
   mostRobust: 'most robust',
 };
+
+/** A balance that lasts longer can be stopped, ms. */
+const STOP_AFTER_MS = 700;
 
 /** Does it land, how likely, what to press, and what is proposed. */
 export function VerdictHead({
@@ -50,9 +53,9 @@ export function VerdictHead({
 }) {
   const { goal, setGoal, proposal, busy, fault } = balancing;
   const parts = verdict(prediction, draft.use);
-  const said = useSettled(verdictText(parts));
+  const said = useSettled(verdictText(parts), READ_ALOUD_AFTER_MS);
   // A second tap right after the first is no wish to stop.
-  const lasting = useSettled(busy) && busy;
+  const lasting = useSettled(busy, STOP_AFTER_MS) && busy;
   const next = BALANCE_GOALS[(BALANCE_GOALS.indexOf(goal) + 1) % BALANCE_GOALS.length] as BalanceGoal;
   return (
     <section aria-label="Verdict" className="px-4 pt-3 pb-2">
