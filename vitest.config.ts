@@ -22,6 +22,13 @@ export default defineConfig({
   test: {
     testTimeout: 60_000,
     hookTimeout: 60_000,
+    // What the browser tests alone reach (screens, routes) is left out: it would read as untested.
+    coverage: {
+      provider: 'v8',
+      include: ['src/{cli,core,formats,kitchen,server,workers}/**'],
+      reporter: ['text-summary', 'html'],
+      reportsDirectory: 'coverage',
+    },
     projects: [
       {
         extends: true,

@@ -8,7 +8,7 @@ import type { Gate } from '../src/core/formula/gates';
 import { compositionVector } from '../src/core/matter/components';
 import { mix } from '../src/core/matter/mixing';
 import { DEFAULT_PROCESS } from '../src/core/matter/process';
-import { resistanceCurve } from '../src/core/predict/curve';
+import { curveClimates, resistanceCurve } from '../src/core/predict/curve';
 import { linearDoubt } from '../src/core/predict/linear-doubt';
 import { monteCarlo } from '../src/core/predict/monte-carlo';
 import { predictFormula } from '../src/core/predict/predict-formula';
@@ -110,7 +110,7 @@ const CASES: { name: string; aimUs: number; run: () => unknown }[] = [
   {
     name: 'a curve of 64 temperatures',
     aimUs: 150,
-    run: () => resistanceCurve(prepareBatch(components, DEFAULT_PROCESS), 24),
+    run: () => resistanceCurve(prepareBatch(components, DEFAULT_PROCESS), curveClimates(24)),
   },
   {
     name: `balance, ${ten.lines.length} ingredients, ${ten.gates.length} gates`,

@@ -4,6 +4,7 @@ import { answerBalance, answerPredict } from '@/formats/answers';
 import { LARGEST_FILE_BYTES, parseFormulaText, readFormula } from '@/formats/formula-file';
 import { FormulaFileError } from '@/formats/formula-file-error';
 import { parseLarderCsv } from '@/formats/larder-csv';
+import { messageOf } from '@/formats/message-of';
 
 const USAGE = `Usage:
   dark-pour predict FILE.json     what a formula will be like
@@ -55,7 +56,7 @@ function main(): number {
     process.stdout.write(`${JSON.stringify(answer(command, path), null, 2)}\n`);
     return 0;
   } catch (error) {
-    process.stderr.write(`dark-pour: ${(error as Error).message}\n`);
+    process.stderr.write(`dark-pour: ${messageOf(error)}\n`);
     return 2;
   }
 }

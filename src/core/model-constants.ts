@@ -2,7 +2,7 @@
 export const MODEL_REVISION = 2;
 
 /**
- * Every constant of the model that has a name, in one table. The mark says what stands behind a number:
+ * The levels, powers and temperatures that several laws of the mixture share, in one table; what belongs to one law alone stands beside it. The mark says what stands behind a number:
  *
  * - P published: handbook or paper, rounded;
  * - F fitted by us to ranges that practitioners expect (no measurements of our own stand behind them);

@@ -26,7 +26,7 @@ export function solveQuadraticProgram(program: QuadraticProgram): number[] | und
   const matrix: number[][] = [[], ...quadratic.map(fromOne)];
   const vector = fromOne(linear.map((value) => -value));
   const constraints: number[][] = [[]];
-  for (let i = 0; i < n; i++) constraints.push(fromOne(rows.map(({ row }) => row[i] as number)));
+  for (let i = 0; i < n; i++) constraints.push(fromOne(rows.map(({ row }) => row[i] ?? 0)));
   const bounds = fromOne(rows.map(({ bound }) => bound));
   const answer = solveQP(matrix, vector, constraints, bounds, equalities.length);
   if (answer.message !== '') return undefined;

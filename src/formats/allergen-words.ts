@@ -1,3 +1,4 @@
+import { keysOf } from '@/core/keys-of';
 import {
   type Allergen,
   type Declared,
@@ -6,7 +7,8 @@ import {
   isUnrecognised,
   unrecognised,
 } from '@/core/matter/allergens';
-import { ALLERGEN_SYNONYMS, FILLER_WORDS, JOINING_WORDS, NONE_WORDS, TRACE_WORDS } from './allergen-synonyms';
+import { FILLER_WORDS, JOINING_WORDS, NONE_WORDS, TRACE_WORDS } from './allergen-phrases';
+import { ALLERGEN_SYNONYMS } from './allergen-synonyms';
 import { foldWords } from './fold-words';
 
 /** Allergens as they were recognised in a text. */
@@ -16,8 +18,8 @@ export interface Recognised {
 }
 
 const bySynonym: ReadonlyMap<string, Allergen> = new Map(
-  Object.entries(ALLERGEN_SYNONYMS).flatMap(([allergen, words]) =>
-    words.map((word) => [foldWords(word), allergen as Allergen] as const),
+  keysOf(ALLERGEN_SYNONYMS).flatMap((allergen) =>
+    ALLERGEN_SYNONYMS[allergen].map((word) => [foldWords(word), allergen] as const),
   ),
 );
 const none: ReadonlySet<string> = new Set(NONE_WORDS.map(foldWords));
@@ -53,8 +55,8 @@ function lookUp(phrase: string): Allergen[] | undefined {
     else parts.at(-1)?.push(word);
   }
   if (parts.length < 2) return undefined;
-  const found = parts.map(allergenOf);
-  return found.includes(undefined) ? undefined : (found as Allergen[]);
+  const found = parts.flatMap((words) => allergenOf(words) ?? []);
+  return found.length < parts.length ? undefined : found;
 }
 
 /** Takes words of traces off a folded phrase; nothing where there are none. */
@@ -65,8 +67,7 @@ function withoutTraces(phrase: string): string | undefined {
 
 /** One phrase: what it declares, and whether as a trace. */
 function recogniseOne(phrase: string): { readonly declared: readonly Declared[]; readonly isTrace: boolean } {
-  if (isAllergen(phrase) || isUnrecognised(phrase as Declared))
-    return { declared: [phrase as Declared], isTrace: false };
+  if (isAllergen(phrase) || isUnrecognised(phrase)) return { declared: [phrase], isTrace: false };
   const folded = foldWords(phrase);
   const bare = withoutTraces(folded);
   const found = lookUp(bare ?? folded);
@@ -84,7 +85,7 @@ export function recogniseAllergens(texts: readonly string[]): Recognised {
   const contains: Declared[] = [];
   const mayContain: Declared[] = [];
   for (const text of texts) {
-    const phrases = isUnrecognised(text as Declared) ? [text] : text.split(/[,;/\n•·|&+]/);
+    const phrases = isUnrecognised(text) ? [text] : text.split(/[,;/\n•·|&+]/);
     let isTrace = false;
     for (const phrase of phrases.map((each) => each.trim())) {
       if (phrase === '' || saysNone(phrase)) continue;

@@ -7,6 +7,7 @@ import { formerly } from './former-names';
 import { FormulaFileError } from './formula-file-error';
 import { compositionSchema } from './ingredient';
 import { ingredientId } from './ingredient-id';
+import { messageOf } from './message-of';
 import { gateSchema, momentSchema, name, temperatureC } from './moments-and-gates';
 import { STAGES } from './stages';
 
@@ -182,7 +183,7 @@ export function readFormulas(value: unknown): FormulaFile[] {
     try {
       return readFormula(each);
     } catch (error) {
-      throw new FormulaFileError(`formula ${i + 1}: ${(error as Error).message}`);
+      throw new FormulaFileError(`formula ${i + 1}: ${messageOf(error)}`);
     }
   });
 }
@@ -199,6 +200,6 @@ export function parseFormulaText(text: string, mostBytes = LARGEST_FILE_BYTES): 
   try {
     return JSON.parse(text) as unknown;
   } catch (error) {
-    throw new FormulaFileError(`this is not JSON: ${(error as Error).message}`);
+    throw new FormulaFileError(`this is not JSON: ${messageOf(error)}`);
   }
 }

@@ -1,6 +1,8 @@
+import { keysOf } from '@/core/keys-of';
 import { foldWords } from './fold-words';
 import type { Ingredient } from './ingredient';
-import { KITCHEN_WORDS, type Kind } from './kitchen-words';
+import { KITCHEN_WORDS } from './kitchen-words/kitchen-words';
+import type { Kind } from './kitchen-words/named-words';
 
 const byWords = KITCHEN_WORDS.flatMap(([id, words, kind]) =>
   words.map((phrase) => ({ id, kind, words: foldWords(phrase).split(' ') })),
@@ -96,7 +98,7 @@ const kindOfKnown = new WeakMap<Ingredient, Kind | null>();
 function kindOf(ingredient: Ingredient): Kind | null {
   let kind = kindOfKnown.get(ingredient);
   if (kind === undefined) {
-    kind = (Object.keys(OF_KIND) as Kind[]).find((each) => OF_KIND[each](ingredient)) ?? null;
+    kind = keysOf(OF_KIND).find((each) => OF_KIND[each](ingredient)) ?? null;
     kindOfKnown.set(ingredient, kind);
   }
   return kind;

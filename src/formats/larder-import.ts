@@ -1,3 +1,4 @@
+import { keysOf } from '@/core/keys-of';
 import type { Ingredient } from './ingredient';
 import { idFromName } from './ingredient-id';
 import type { CellFault, CsvRow } from './larder-csv';
@@ -39,7 +40,7 @@ function canonical(value: unknown): string {
 
 /** Fields in which two ingredients differ. */
 function differences(a: Ingredient, b: Ingredient): (keyof Ingredient)[] {
-  return (Object.keys(b) as (keyof Ingredient)[]).filter(
+  return keysOf(b).filter(
     (field) => field !== 'id' && field !== 'origin' && canonical(a[field]) !== canonical(b[field]),
   );
 }

@@ -1,3 +1,4 @@
+import { nth } from '@/core/nth';
 import type { FileLine, FormulaFile } from './formula-file';
 
 /** Fields of a row that differ from the base's; null where the variant leaves a field out. */
@@ -61,7 +62,7 @@ export function variationOf(base: FormulaFile, child: FormulaFile): Variation {
   const added: { after: string | null; line: FileLine }[] = [];
   let after: string | null = null;
   child.lines.forEach((line, i) => {
-    const name = childNames[i] as string;
+    const name = nth(childNames, i);
     const own = base.lines[baseNames.indexOf(name)];
     if (!own) {
       added.push({ after, line });
@@ -102,7 +103,7 @@ export function applyVariation(
   const following = (name: string | null) => added.filter((each) => each.after === name).map(({ line }) => line);
   const orphans = added.filter(({ after }) => after !== null && !baseNames.includes(after)).map(({ line }) => line);
   const rows = names.flatMap((name): FileLine[] => {
-    const line = base.lines[baseNames.indexOf(name)] as FileLine;
+    const line = nth(base.lines, baseNames.indexOf(name));
     const row = { ...line, ...present(changed[name] ?? {}) } as FileLine;
     return [...(removed.includes(name) ? [] : [row]), ...following(name)];
   });

@@ -1,4 +1,5 @@
 import type { Formula } from '@/core/formula/formula';
+import { nth } from '@/core/nth';
 import { type Prediction, predictFormula } from '@/core/predict/predict-formula';
 import type { FormulaFile } from '@/formats/formula-file';
 import { resolveFormula } from '@/formats/resolve-formula';
@@ -50,5 +51,5 @@ export function predictPan(pan: KeyedPan, larder: Larder): Predicted | undefined
 
 /** Figures of a formula's lines, by the keys of the rows they belong to. */
 export function byKey<Value>({ keys }: Pick<KnownPan, 'keys'>, values: readonly Value[]): ReadonlyMap<string, Value> {
-  return new Map(keys.flatMap((key, i) => (i < values.length ? [[key, values[i] as Value] as const] : [])));
+  return new Map(keys.flatMap((key, i) => (i < values.length ? [[key, nth(values, i)] as const] : [])));
 }

@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useState } from 'react';
+import { messageOf } from '@/formats/message-of';
 
 /** Something fetched when a sheet opens: what came, or why not, and a way to fetch it again. */
 export function useFetched<T>(fetchIt: () => Promise<T>) {
@@ -10,7 +11,7 @@ export function useFetched<T>(fetchIt: () => Promise<T>) {
     try {
       setState({ data: await fetchIt() });
     } catch (error) {
-      setState((now) => ({ ...now, fault: (error as Error).message }));
+      setState((now) => ({ ...now, fault: messageOf(error) }));
     }
   }, []);
   useEffect(() => void again(), [again]);

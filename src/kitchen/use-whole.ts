@@ -1,6 +1,7 @@
 'use client';
 
 import { useCallback, useEffect, useRef, useState } from 'react';
+import { messageOf } from '@/formats/message-of';
 
 /** What a page comes with: all there is, or as much as it needs at once where a kitchen has a great deal. */
 export interface Carried<Row> {
@@ -36,7 +37,7 @@ export function useWhole<Row>(carried: Carried<Row>, fetchAll: () => Promise<rea
       const rows = await latest.current();
       if (own === asked.current) setFetched(rows);
     } catch (error) {
-      if (own === asked.current) setFault((error as Error).message);
+      if (own === asked.current) setFault(messageOf(error));
     }
   }, []);
   useEffect(() => {

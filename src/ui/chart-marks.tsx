@@ -1,4 +1,5 @@
 import { memo } from 'react';
+import { nth } from '@/core/nth';
 import { CURVE_FROM_C, CURVE_TO_C, type ResistanceCurve } from '@/core/predict/curve';
 import { LEFT, type Plot, TOP, xOf, yOf } from './chart-geometry';
 import { celsius, degrees, significant } from './format';
@@ -39,7 +40,7 @@ function resistanceAt(curve: ResistanceCurve, temperatureC: number): number {
   const step = (CURVE_FROM_C - CURVE_TO_C) / (curve.temperatureC.length - 1);
   const place = Math.min(Math.max((CURVE_FROM_C - temperatureC) / step, 0), curve.temperatureC.length - 1.001);
   const i = Math.floor(place);
-  const [a, b] = [curve.resistancePa[i] as number, curve.resistancePa[i + 1] as number];
+  const [a, b] = [nth(curve.resistancePa, i), nth(curve.resistancePa, i + 1)];
   return Math.exp(Math.log(a) + (place - i) * (Math.log(b) - Math.log(a)));
 }
 
@@ -138,7 +139,7 @@ export function placeNames(gates: readonly ChartGate[], plot: Plot): NamePlace[]
     const wishes = gate.side === -1 ? [...up, ...down] : [...down, ...up];
     const free = (y: number) =>
       taken.every((other) => other.right < from || from + width < other.left || Math.abs(other.y - y) >= LINE);
-    const y = wishes.find(free) ?? (wishes[0] as number);
+    const y = wishes.find(free) ?? nth(wishes, 0);
     taken.push({ left: from, right: from + width, y });
     return { x, y, anchor: nearRightEdge ? 'end' : 'middle' };
   });

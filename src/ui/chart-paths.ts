@@ -1,3 +1,4 @@
+import { nth } from '@/core/nth';
 import { CURVE_FROM_C, CURVE_TO_C } from '@/core/predict/curve';
 import { HIGHEST, LOWEST, type Plot } from './chart-geometry';
 
@@ -14,8 +15,8 @@ function pathOf({ data }: DrawnSeries, plot: Plot): string {
     const py = (plot.height * (HIGHEST - y)) / (HIGHEST - LOWEST);
     return `${px.toFixed(2)} ${py.toFixed(2)}`;
   };
-  const upper = data.map(({ x, y }) => point(x, typeof y === 'number' ? y : (y[1] as number)));
-  const lower = data.flatMap(({ x, y }) => (typeof y === 'number' ? [] : [point(x, y[0] as number)])).reverse();
+  const upper = data.map(({ x, y }) => point(x, typeof y === 'number' ? y : nth(y, 1)));
+  const lower = data.flatMap(({ x, y }) => (typeof y === 'number' ? [] : [point(x, nth(y, 0))])).reverse();
   return `M ${[...upper, ...lower].join(' L ')}${lower.length > 0 ? ' Z' : ''}`;
 }
 

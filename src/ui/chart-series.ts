@@ -1,4 +1,5 @@
 import type { ApexOptions } from 'apexcharts';
+import { nth } from '@/core/nth';
 import { CURVE_FROM_C, CURVE_TO_C, type ResistanceCurve } from '@/core/predict/curve';
 import { HIGHEST, LOWEST, level, type Plot } from './chart-geometry';
 import { chartNonce } from './chart-nonce';
@@ -26,14 +27,14 @@ const round3 = (value: number) => Math.round(value * 1000) / 1000;
 function lineData(curve: ResistanceCurve) {
   return Array.from(curve.temperatureC, (t, i) => ({
     x: -round3(t),
-    y: round3(level(curve.resistancePa[i] as number)),
+    y: round3(level(nth(curve.resistancePa, i))),
   }));
 }
 
 function bandData({ temperatureC, lowPa, highPa }: ChartBand) {
   return Array.from(temperatureC, (t, i) => ({
     x: -round3(t),
-    y: [round3(level(lowPa[i] as number)), round3(level(highPa[i] as number))],
+    y: [round3(level(nth(lowPa, i))), round3(level(nth(highPa, i)))],
   }));
 }
 

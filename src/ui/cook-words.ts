@@ -1,4 +1,5 @@
 import { lookUp } from '@/formats/look-up';
+
 /** How a use is said in a verdict. */
 export interface UseWords {
   /** what it does at the pour when that gate is passed: "Coats at 32 °C" */

@@ -23,6 +23,6 @@ const LENGTHS: Readonly<Record<string, number>> = {
 
 /** Lengths in a field of mm or cm. */
 export function lengthUnits(unit: 'mm' | 'cm'): FieldUnits {
-  const one = LENGTHS[unit] as number;
+  const one = LENGTHS[unit] ?? 1;
   return Object.fromEntries(Object.entries(LENGTHS).map(([name, mm]) => [name, mm / one]));
 }

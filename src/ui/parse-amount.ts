@@ -1,4 +1,5 @@
 import { type MeasureUnit, WEIGHTS } from '@/core/matter/measures';
+import { nth } from '@/core/nth';
 import { type AmountReading, type ReadAmount, readAmount, readNumber, takeNumber } from '@/formats/amount';
 import { foldWords } from '@/formats/fold-words';
 import { lookUp } from '@/formats/look-up';
@@ -48,12 +49,10 @@ export interface AmountRules {
   readonly example: string;
 }
 
+const isWeight = (unit: string): unit is keyof typeof WEIGHTS => Object.hasOwn(WEIGHTS, unit);
+
 const inGrams = ({ amount, unit }: AmountReading) =>
-  unit === undefined
-    ? amount
-    : Object.hasOwn(WEIGHTS, unit)
-      ? amount * WEIGHTS[unit as keyof typeof WEIGHTS]
-      : undefined;
+  unit === undefined ? amount : isWeight(unit) ? amount * WEIGHTS[unit] : undefined;
 
 const sayPlain = ({ amount, unit }: AmountReading) => `${amount} ${unit ?? 'g'}`;
 
@@ -132,7 +131,7 @@ function askWhich(values: readonly number[], rules: AmountRules): ParsedAmount {
   const fits = (value: number) => within(value, rules).ok;
   return refuse(
     `Is that ${shown.join(' or ')}? Choose, or type it without the ${typedDecimal() === ',' ? 'point' : 'comma'}.`,
-    values.flatMap((value, i) => (fits(value) ? [{ label: shown[i] as string, value }] : [])),
+    values.flatMap((value, i) => (fits(value) ? [{ label: nth(shown, i), value }] : [])),
   );
 }
 

@@ -1,6 +1,8 @@
 'use client';
 
+import { keysOf } from '@/core/keys-of';
 import { CUP_SYSTEMS, type CupSystem, type MeasureSystem } from '@/core/matter/measures';
+import { choiceOf } from '@/ui/choice-of';
 import { shownAs } from './settings/shown-as';
 import { tabletSetting } from './tablet-setting';
 
@@ -34,7 +36,7 @@ const useMeasureSystem = tabletSetting<MeasureSystem>(
 /** The cups and spoons of this kitchen: wherever a cup is written, typed or pasted. */
 export const useCupSystem = tabletSetting<CupSystem>(
   'cups',
-  (text) => (Object.hasOwn(CUP_SYSTEMS, text) ? (text as CupSystem) : undefined),
+  (text) => choiceOf(keysOf(CUP_SYSTEMS), text),
   'metric',
   () => (keptMeasures() === US_CUPS ? 'us' : undefined),
 );
@@ -56,7 +58,7 @@ export function useMeasures() {
     options,
     choose: (value: string) => {
       const [measure, which] = value.split(' ');
-      const named = (Object.keys(CUP_WORDS) as CupSystem[]).find((key) => key === which);
+      const named = keysOf(CUP_WORDS).find((key) => key === which);
       if (named) setCups(named);
       setSystem(measure === 'cups' || measure === 'ounces' ? measure : 'grams');
     },

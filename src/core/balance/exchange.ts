@@ -1,3 +1,4 @@
+import { nth } from '../nth';
 import type { BalanceProblem } from './problem';
 import { scaleStep } from './rounding';
 import { isBetter, look, type Point, passes } from './sequential-program';
@@ -23,10 +24,10 @@ function* exchanges(problem: BalanceProblem, grams: readonly number[], step: num
   for (let up = 0; up < grams.length; up++) {
     for (let down = 0; down < grams.length; down++) {
       if (up === down || tied[up] || tied[down]) continue;
-      const amount = step ?? Math.max(scaleStep(grams[up] as number), scaleStep(grams[down] as number));
+      const amount = step ?? Math.max(scaleStep(nth(grams, up)), scaleStep(nth(grams, down)));
       const moved = grams.map((g, k) => (k === up ? tidy(g + amount) : k === down ? tidy(g - amount) : g));
-      const y = moved.map((g, k) => (g - (from[k] as number)) / (scale[k] as number));
-      if ((y[up] as number) > (upper[up] as number) || (y[down] as number) < (lower[down] as number)) continue;
+      const y = moved.map((g, k) => (g - nth(from, k)) / nth(scale, k));
+      if (nth(y, up) > nth(upper, up) || nth(y, down) < nth(lower, down)) continue;
       yield { grams: moved, y, change: y.reduce((sum, value) => sum + value * value, 0) };
     }
   }
@@ -45,7 +46,7 @@ export function exchangeSteps(problem: BalanceProblem, rounded: readonly number[
   let grams = rounded;
   let best = look(
     problem,
-    rounded.map((g, k) => (g - (from[k] as number)) / (problem.scale[k] as number)),
+    rounded.map((g, k) => (g - nth(from, k)) / nth(problem.scale, k)),
   );
   let trims = 0;
   for (let round = 0; round < REPAIR_ROUNDS && trims < TRIM_ROUNDS; round++) {

@@ -1,3 +1,4 @@
+import { nth } from '../nth';
 import type { FieldMap } from './field-map';
 
 /** A part of a field where one edge of one gate is missed by most. */
@@ -27,10 +28,10 @@ export interface Cell {
 export function failingRegions(map: FieldMap): FailingRegion[] {
   const { columns, rows, inside } = map;
   const lands = (column: number, row: number) =>
-    column >= 0 && column < columns && row >= 0 && row < rows && (inside[row * columns + column] as number) >= 0;
+    column >= 0 && column < columns && row >= 0 && row < rows && nth(inside, row * columns + column) >= 0;
   const parts = new Map<string, { gate: number; edge: 'low' | 'high'; cells: Cell[] }>();
   for (let cell = 0; cell < inside.length; cell++) {
-    if ((inside[cell] as number) >= 0) continue;
+    if (nth(inside, cell) >= 0) continue;
     let worst: { gate: number; edge: 'low' | 'high'; value: number } | undefined;
     map.gates.forEach((field, gate) => {
       for (const edge of ['low', 'high'] as const) {

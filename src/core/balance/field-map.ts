@@ -1,6 +1,7 @@
 import type { Formula } from '../formula/formula';
-import { COMPONENT_COUNT } from '../matter/components';
+import { addTimes, noComponents } from '../matter/component-vector';
 import { boilOff } from '../matter/mixing';
+import { nth } from '../nth';
 import { climateAt } from '../predict/climate';
 import { onScale, quantityOf } from '../predict/quantities';
 import { prepareBatch, stateIn } from '../predict/state';
@@ -83,21 +84,20 @@ export function* mapField(
     low: low ? cells() : undefined,
     high: high === undefined ? undefined : cells(),
   }));
-  const components = new Float64Array(COMPONENT_COUNT);
+  const components = noComponents();
   for (let row = 0; row < rows; row++) {
-    const withY = atAxis(start, axes[1], ys[row] as number);
+    const withY = atAxis(start, axes[1], nth(ys, row));
     for (let column = 0; column < columns; column++) {
-      const grams = atAxis(withY, axes[0], xs[column] as number);
+      const grams = atAxis(withY, axes[0], nth(xs, column));
       const cell = row * columns + column;
       components.fill(0);
       let massG = 0;
       let cost = 0;
       formula.lines.forEach(({ perGram, pricePerKg = 0 }, i) => {
-        const g = grams[i] as number;
+        const g = nth(grams, i);
         massG += g;
         cost += g * pricePerKg;
-        for (let k = 0; k < COMPONENT_COUNT; k++)
-          components[k] = (components[k] as number) + g * (perGram[k] as number);
+        addTimes(components, perGram, g);
       });
       if (massG <= 0) {
         inside[cell] = -1;
@@ -106,11 +106,11 @@ export function* mapField(
       const batch = prepareBatch(boilOff(components, formula.evaporationG ?? 0), formula.process);
       const states = climates.map((climate) => stateIn(batch, climate));
       for (const { risks } of states) {
-        risk[cell] = Math.max(risk[cell] as number, risks.broken, risks.seized, risks.grainy);
+        risk[cell] = Math.max(nth(risk, cell), risks.broken, risks.seized, risks.grainy);
       }
       let worst = Number.POSITIVE_INFINITY;
       formula.gates.forEach(({ quantity, low, high }, g) => {
-        const state = states[momentOf[g] as number];
+        const state = states[nth(momentOf, g)];
         if (!state) return;
         const value = onScale(
           quantity,
@@ -119,11 +119,11 @@ export function* mapField(
         const edges = gates[g];
         if (low && edges?.low) {
           edges.low[cell] = value - onScale(quantity, low);
-          worst = Math.min(worst, edges.low[cell] as number);
+          worst = Math.min(worst, nth(edges.low, cell));
         }
         if (high !== undefined && edges?.high) {
           edges.high[cell] = onScale(quantity, high) - value;
-          worst = Math.min(worst, edges.high[cell] as number);
+          worst = Math.min(worst, nth(edges.high, cell));
         }
       });
       inside[cell] = worst;

@@ -1,4 +1,5 @@
 import type { Formula } from '../formula/formula';
+import { nth } from '../nth';
 import { balanceProblem } from './problem';
 import { isBetter, look, type Point } from './sequential-program';
 
@@ -20,21 +21,21 @@ export function roundToFillings(formula: Formula, grams: readonly number[], fill
   const problem = balanceProblem(formula, { inward: 0, freeTotal: true });
   const { free, scale } = problem;
   const choices = free.map((index) => {
-    const wanted = grams[index] as number;
+    const wanted = nth(grams, index);
     return fillable(index, wanted)?.toSorted((a, b) => Math.abs(a - wanted) - Math.abs(b - wanted)) ?? [wanted];
   });
-  const startOf = (k: number) => formula.lines[free[k] as number]?.grams ?? 0;
+  const startOf = (k: number) => formula.lines[nth(free, k)]?.grams ?? 0;
   const pointAt = (picked: readonly number[]): Point =>
     look(
       problem,
-      picked.map((g, k) => (g - startOf(k)) / (scale[k] as number)),
+      picked.map((g, k) => (g - startOf(k)) / nth(scale, k)),
     );
-  let picked = choices.map((each, k) => each[0] ?? (grams[free[k] as number] as number));
+  let picked = choices.map((each, k) => each[0] ?? nth(grams, nth(free, k)));
   let best = pointAt(picked);
   for (let round = 0; round < MOST_ROUNDS; round++) {
     let found: { picked: number[]; point: Point } | undefined;
     for (let k = 0; k < choices.length; k++) {
-      for (const filling of choices[k] as readonly number[]) {
+      for (const filling of nth(choices, k)) {
         if (filling === picked[k]) continue;
         const next = picked.with(k, filling);
         const point = pointAt(next);
@@ -47,6 +48,6 @@ export function roundToFillings(formula: Formula, grams: readonly number[], fill
   }
   return grams.map((g, index) => {
     const k = free.indexOf(index);
-    return k < 0 ? g : (picked[k] as number);
+    return k < 0 ? g : nth(picked, k);
   });
 }

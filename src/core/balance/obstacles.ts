@@ -1,5 +1,6 @@
 import type { Formula } from '../formula/formula';
 import type { GateQuantity } from '../formula/gate-quantities';
+import { nth } from '../nth';
 import { predictFormula } from '../predict/predict-formula';
 import { EFFORT_TO_EXPLAIN, type Effort } from './effort';
 import { balanceProblem } from './problem';
@@ -83,7 +84,7 @@ function setsOf<T>(things: readonly T[], size: number, most: number): T[][] {
       sets.push({ set, rank });
       return;
     }
-    for (let i = from; i < things.length; i++) grow(i + 1, [...set, things[i] as T], rank + i);
+    for (let i = from; i < things.length; i++) grow(i + 1, [...set, nth(things, i)], rank + i);
   };
   grow(0, [], 0);
   return sets

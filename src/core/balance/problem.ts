@@ -1,9 +1,10 @@
 import { costOfLines, type Formula } from '../formula/formula';
 import { momentOf } from '../formula/gates';
 import type { Moment } from '../formula/moments';
-import { COMPONENT_COUNT } from '../matter/components';
-import { boilOff } from '../matter/mixing';
+import { addTimes, noComponents, noneNegative } from '../matter/component-vector';
+import { boilOff, mix } from '../matter/mixing';
 import { usualHistory } from '../matter/process';
+import { nth } from '../nth';
 import { onScale, quantityOf } from '../predict/quantities';
 import { flowAt, prepareBatch, stateAt } from '../predict/state';
 
@@ -66,7 +67,7 @@ function freeLines(formula: Formula): number[] {
 function tieRows(formula: Formula, free: readonly number[], scale: readonly number[]) {
   const first = new Map<string, number>();
   return free.flatMap((index, k) => {
-    const { tie, grams } = formula.lines[index] as Formula['lines'][number];
+    const { tie, grams } = nth(formula.lines, index);
     if (!tie || grams <= 0) return [];
     const leader = first.get(tie);
     if (leader === undefined) {
@@ -74,8 +75,8 @@ function tieRows(formula: Formula, free: readonly number[], scale: readonly numb
       return [];
     }
     const row = new Array<number>(free.length).fill(0);
-    row[k] = (scale[k] as number) / grams;
-    row[leader] = -(scale[leader] as number) / (formula.lines[free[leader] as number]?.grams ?? 1);
+    row[k] = nth(scale, k) / grams;
+    row[leader] = -nth(scale, leader) / (formula.lines[nth(free, leader)]?.grams ?? 1);
     return [{ row, equals: 0 }];
   });
 }
@@ -112,15 +113,12 @@ function edgesOf(formula: Formula, options: ProblemOptions): Edge[] {
 export function balanceProblem(formula: Formula, options: ProblemOptions): BalanceProblem {
   const batchG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
   const free = freeLines(formula);
-  const start = free.map((index) => (formula.lines[index] as Formula['lines'][number]).grams);
+  const start = free.map((index) => nth(formula.lines, index).grams);
   const scale = start.map((grams) => grams + CHANGE_SHARE_OF_BATCH * batchG);
-  const reaches = free.map((index) => reachOf(formula.lines[index] as Formula['lines'][number], batchG));
-  const perGram = free.map((index) => (formula.lines[index] as Formula['lines'][number]).perGram);
+  const reaches = free.map((index) => reachOf(nth(formula.lines, index), batchG));
+  const perGram = free.map((index) => nth(formula.lines, index).perGram);
 
-  const base = new Float64Array(COMPONENT_COUNT);
-  for (const { perGram: parts, grams } of formula.lines) {
-    for (let i = 0; i < COMPONENT_COUNT; i++) base[i] = (base[i] as number) + grams * (parts[i] as number);
-  }
+  const base = mix(formula.lines);
 
   const visits = new Map<Moment, number[]>();
   formula.gates.forEach((gate, index) => {
@@ -131,12 +129,12 @@ export function balanceProblem(formula: Formula, options: ProblemOptions): Balan
   const tied = tieRows(formula, free, scale);
   const prices = formula.lines.map((line) => line.pricePerKg ?? 0);
   const baseCost = costOfLines(formula.lines);
-  const grams = new Float64Array(COMPONENT_COUNT);
+  const grams = noComponents();
   return {
     free,
     scale,
-    lower: reaches.map(({ least }, i) => (least - (start[i] as number)) / (scale[i] as number)),
-    upper: reaches.map(({ most }, i) => (most - (start[i] as number)) / (scale[i] as number)),
+    lower: reaches.map(({ least }, i) => (least - nth(start, i)) / nth(scale, i)),
+    upper: reaches.map(({ most }, i) => (most - nth(start, i)) / nth(scale, i)),
     edges: edgesOf(formula, options),
     equalities: options.freeTotal ? tied : [{ row: scale, equals: 0 }, ...tied],
     formula,
@@ -149,20 +147,18 @@ export function balanceProblem(formula: Formula, options: ProblemOptions): Balan
       grams.set(base);
       let cost = baseCost;
       for (let k = 0; k < y.length; k++) {
-        const change = (y[k] as number) * (scale[k] as number);
-        const parts = perGram[k] as Float64Array;
-        cost += change * (prices[free[k] as number] as number);
-        for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = (grams[i] as number) + change * (parts[i] as number);
+        const change = nth(y, k) * nth(scale, k);
+        cost += change * nth(prices, nth(free, k));
+        addTimes(grams, nth(perGram, k), change);
       }
-      for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = Math.max(grams[i] as number, 0);
-      boilOff(grams, formula.evaporationG ?? 0);
+      boilOff(noneNegative(grams), formula.evaporationG ?? 0);
       const batch = prepareBatch(grams, formula.process);
       const readings = new Float64Array(formula.gates.length);
       for (const [moment, gates] of visits) {
         const state = stateAt(batch, moment.temperatureC, moment.history);
         const subject = { mixture: batch.mixture, state, costPerKg: cost / Math.max(batch.mixture.massG, 1e-9) };
         for (const index of gates) {
-          const { quantity, weight = 1 } = formula.gates[index] as Formula['gates'][number];
+          const { quantity, weight = 1 } = nth(formula.gates, index);
           readings[index] = weight * onScale(quantity, quantityOf(subject, quantity));
         }
       }
@@ -173,5 +169,5 @@ export function balanceProblem(formula: Formula, options: ProblemOptions): Balan
 
 /** Signed distances to the edges, 0 or more inside, in weighted ln units. */
 export function clearances(problem: BalanceProblem, readings: Float64Array): number[] {
-  return problem.edges.map(({ gate, sign, at }) => sign * ((readings[gate] as number) - at));
+  return problem.edges.map(({ gate, sign, at }) => sign * (nth(readings, gate) - at));
 }

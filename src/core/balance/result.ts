@@ -1,4 +1,5 @@
 import type { Formula } from '../formula/formula';
+import { nth } from '../nth';
 import { type Prediction, predictFormula } from '../predict/predict-formula';
 import { exchangeSteps } from './exchange';
 import type { Obstacle } from './obstacles';
@@ -25,7 +26,7 @@ export interface BalanceResult {
 export function sizeOfChange(from: readonly number[], to: readonly number[]): number {
   const batchG = from.reduce((sum, grams) => sum + grams, 0);
   return Math.sqrt(
-    from.reduce((sum, g0, i) => sum + (((to[i] as number) - g0) / (g0 + CHANGE_SHARE_OF_BATCH * batchG)) ** 2, 0),
+    from.reduce((sum, g0, i) => sum + ((nth(to, i) - g0) / (g0 + CHANGE_SHARE_OF_BATCH * batchG)) ** 2, 0),
   );
 }
 
@@ -63,20 +64,20 @@ export function roundings(
   const all = formula.lines.map((line) => line.grams);
   const batchG = all.reduce((sum, grams) => sum + grams, 0);
   const lines = free.map((index, k) => {
-    const from = all[index] as number;
-    const to = Math.max(from + (point.y[k] as number) * (scale[k] as number), 0);
-    return { from, to, ...reachOf(formula.lines[index] as Formula['lines'][number], batchG) };
+    const from = nth(all, index);
+    const to = Math.max(from + nth(point.y, k) * nth(scale, k), 0);
+    return { from, to, ...reachOf(nth(formula.lines, index), batchG) };
   });
   const totalG = freeTotal
     ? Math.round(lines.reduce((sum, { to }) => sum + to, 0))
-    : free.reduce((sum, index) => sum + (all[index] as number), 0);
+    : free.reduce((sum, index) => sum + nth(all, index), 0);
   return waysOf(formula, ways).flatMap((way) => {
     const rounded = roundToScale(lines, totalG, way);
     if (!rounded) return [];
     const exchanged = trim && passes(point) ? exchangeSteps(problem, rounded, way.step) : rounded;
     const grams = [...all];
     free.forEach((index, k) => {
-      grams[index] = exchanged[k] as number;
+      grams[index] = nth(exchanged, k);
     });
     return [grams];
   });

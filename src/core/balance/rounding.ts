@@ -1,3 +1,5 @@
+import { nth } from '../nth';
+
 /** Below this a line is weighed to 0.1 g, from it on to 1 g: what the scale shows. */
 const SMALL_LINE_G = 10;
 
@@ -42,8 +44,8 @@ export function roundToScale(
   });
   let left = tidy(totalG - rounded.reduce((sum, grams) => sum + grams, 0));
   const give = (index: number, amount: number) => {
-    const line = lines[index] as (typeof lines)[number];
-    const wanted = tidy((rounded[index] as number) + amount);
+    const line = nth(lines, index);
+    const wanted = tidy(nth(rounded, index) + amount);
     if (wanted < line.least || wanted > line.most || wanted < 0) return false;
     rounded[index] = wanted;
     left = tidy(left - amount);
@@ -52,9 +54,9 @@ export function roundToScale(
   const hasMoved = (index: number) => rounded[index] !== lines[index]?.from;
   const bySize = lines
     .map((_, index) => index)
-    .sort((a, b) => Number(hasMoved(b)) - Number(hasMoved(a)) || (rounded[b] as number) - (rounded[a] as number));
+    .sort((a, b) => Number(hasMoved(b)) - Number(hasMoved(a)) || nth(rounded, b) - nth(rounded, a));
   if (options.tenthsToSmall) {
-    const small = bySize.filter((index) => (rounded[index] as number) < SMALL_LINE_G && (rounded[index] as number) > 0);
+    const small = bySize.filter((index) => nth(rounded, index) < SMALL_LINE_G && nth(rounded, index) > 0);
     for (const index of small) {
       const fraction = tidy(left - Math.round(left));
       if (fraction === 0) break;

@@ -1,3 +1,4 @@
+import { nth } from '../nth';
 import { solveQuadraticProgram } from '../quadratic-program';
 import { seededNumbers } from '../random';
 import type { Effort } from './effort';
@@ -132,8 +133,8 @@ function scattered(problem: BalanceProblem, attempt: number, random: () => numbe
   const batchG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
   return free.map((line, k) => {
     const grams = formula.lines[line]?.grams ?? 0;
-    if (attempt % 2 === 0) return (lower[k] as number) + random() * ((upper[k] as number) - (lower[k] as number));
+    if (attempt % 2 === 0) return nth(lower, k) + random() * (nth(upper, k) - nth(lower, k));
     const wanted = grams > 0 ? grams * Math.exp(1.4 * random() - 0.7) : 0.08 * batchG * random();
-    return (wanted - grams) / (scale[k] as number);
+    return (wanted - grams) / nth(scale, k);
   });
 }

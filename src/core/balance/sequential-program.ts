@@ -1,3 +1,4 @@
+import { nth } from '../nth';
 import { solveQuadraticProgram } from '../quadratic-program';
 import { type Effort, spend } from './effort';
 import { type BalanceProblem, clearances } from './problem';
@@ -40,13 +41,13 @@ export function passes(point: Point): boolean {
 /** Derivatives of the clearances, edges x variables, by forward differences (backward at an upper bound). */
 export function slopes(problem: BalanceProblem, point: Point): number[][] {
   const columns = point.y.map((value, k) => {
-    const h = value + DIFFERENCE > (problem.upper[k] as number) ? -DIFFERENCE : DIFFERENCE;
+    const h = value + DIFFERENCE > nth(problem.upper, k) ? -DIFFERENCE : DIFFERENCE;
     const moved = [...point.y];
     moved[k] = value + h;
     const c = clearances(problem, problem.readings(moved));
-    return c.map((moving, j) => (moving - (point.clearance[j] as number)) / h);
+    return c.map((moving, j) => (moving - nth(point.clearance, j)) / h);
   });
-  return point.clearance.map((_, j) => columns.map((column) => column[j] as number));
+  return point.clearance.map((_, j) => columns.map((column) => nth(column, j)));
 }
 
 /** The equalities and the bounds, with a trust region, on a step from y; `extra` unbounded variables follow. */
@@ -59,19 +60,19 @@ export function stepLimits(problem: BalanceProblem, y: readonly number[], trust:
   };
   const inequalities: { row: number[]; least: number }[] = [];
   for (let k = 0; k < n; k++) {
-    const value = y[k] as number;
-    inequalities.push({ row: unit(k, 1), least: Math.max((problem.lower[k] as number) - value, -trust) });
-    inequalities.push({ row: unit(k, -1), least: Math.max(value - (problem.upper[k] as number), -trust) });
+    const value = nth(y, k);
+    inequalities.push({ row: unit(k, 1), least: Math.max(nth(problem.lower, k) - value, -trust) });
+    inequalities.push({ row: unit(k, -1), least: Math.max(value - nth(problem.upper, k), -trust) });
   }
   const none = new Array<number>(extra).fill(0);
   const equalities = problem.equalities.map(({ row, equals }) => ({
     row: [...row, ...none],
-    equals: equals - row.reduce((sum, factor, k) => sum + factor * (y[k] as number), 0),
+    equals: equals - row.reduce((sum, factor, k) => sum + factor * (y[k] ?? 0), 0),
   }));
   return { equalities, inequalities };
 }
 
-export const plus = (y: readonly number[], step: readonly number[]) => y.map((value, k) => value + (step[k] as number));
+export const plus = (y: readonly number[], step: readonly number[]) => y.map((value, k) => value + (step[k] ?? 0));
 
 /**
  * Damped least squares on the misses alone: minimises sum miss² + 1e-3 sum y². For a request that cannot be met its end is the honest
@@ -92,18 +93,18 @@ export function leastSquares(
     if (!spend(effort, n, 0)) break;
     const slope = slopes(problem, point);
     const missed = slope.flatMap((row, j) =>
-      (point.clearance[j] as number) < 0 ? [{ row, c: point.clearance[j] as number }] : [],
+      nth(point.clearance, j) < 0 ? [{ row, c: nth(point.clearance, j) }] : [],
     );
     const quadratic = Array.from({ length: n }, (_, a) =>
       Array.from({ length: n }, (_, b) => {
         let sum = a === b ? 2 * (DAMPING + damping) : 0;
-        for (const { row } of missed) sum += 2 * (row[a] as number) * (row[b] as number);
+        for (const { row } of missed) sum += 2 * (row[a] ?? 0) * (row[b] ?? 0);
         return sum;
       }),
     );
     const linear = Array.from({ length: n }, (_, a) => {
-      let sum = 2 * DAMPING * (point.y[a] as number);
-      for (const { row, c } of missed) sum += 2 * c * (row[a] as number);
+      let sum = 2 * DAMPING * nth(point.y, a);
+      for (const { row, c } of missed) sum += 2 * c * nth(row, a);
       return sum;
     });
     const step = solveQuadraticProgram({ quadratic, linear, ...stepLimits(problem, point.y, trust, 0) });
@@ -147,8 +148,8 @@ export function planStep(
     const slack = new Array<number>(m).fill(0);
     slack[j] = 1;
     limits.inequalities.push({
-      row: [...(model.slope[j] as number[]), ...slack],
-      least: -(model.clearance[j] as number),
+      row: [...nth(model.slope, j), ...slack],
+      least: -nth(model.clearance, j),
     });
     limits.inequalities.push({ row: [...new Array<number>(n).fill(0), ...slack], least: 0 });
   }
@@ -174,7 +175,7 @@ export function isBetter(a: Point, b: Point): boolean {
 }
 
 export const dot = (a: readonly number[], b: readonly number[]) =>
-  a.reduce((sum, value, i) => sum + value * (b[i] as number), 0);
+  a.reduce((sum, value, i) => sum + value * (b[i] ?? 0), 0);
 
 /**
  * Sequential quadratic programming: least change through the gates, with one slack a gate edge, a trust region and a second-order
@@ -199,7 +200,7 @@ export function leastChange(
     return seen;
   };
   const correct = (seen: Point, slope: readonly number[][], step: readonly number[]): Point => {
-    const clearance = seen.clearance.map((c, j) => c - dot(slope[j] as number[], step));
+    const clearance = seen.clearance.map((c, j) => c - dot(nth(slope, j), step));
     const correction = planStep(problem, point.y, { slope, clearance }, { penalty, trust });
     const corrected = correction && visit(plus(point.y, correction.step));
     return corrected && merit(corrected) < merit(seen) ? corrected : seen;
@@ -225,7 +226,7 @@ export function leastChange(
       if (trust < 1e-6) break;
       continue;
     }
-    const size = Math.max(...next.y.map((value, k) => Math.abs(value - (point.y[k] as number))));
+    const size = Math.max(...next.y.map((value, k) => Math.abs(value - nth(point.y, k))));
     point = next;
     if (gain > 0.7 * predicted) trust = Math.min(trust * 2, 1.5);
     else if (gain < 0.25 * predicted) trust /= 2;

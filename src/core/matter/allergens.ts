@@ -50,9 +50,12 @@ export function unrecognised(text: string): Unrecognised {
 }
 
 /** Whether something declared is no allergen of the list. */
-export function isUnrecognised(declared: Declared): declared is Unrecognised {
+export function isUnrecognised(declared: string): declared is Unrecognised {
   return declared.startsWith(OTHER);
 }
+
+/** Whether something declared is an allergen of the list. */
+export const isRecognised = (declared: Declared): declared is Allergen => !isUnrecognised(declared);
 
 /** Allergens that come from animals: what holds one is not vegan. */
 export const FROM_ANIMALS: ReadonlySet<Declared> = new Set<Declared>([
@@ -65,9 +68,6 @@ export const FROM_ANIMALS: ReadonlySet<Declared> = new Set<Declared>([
 
 /** Allergens in the order of the list, each once; what is not in the list last. */
 export function inOrder<Each extends Declared>(declared: Iterable<Each>): Each[] {
-  const place = (each: Declared) => {
-    const at = (ALLERGENS as readonly string[]).indexOf(each);
-    return at < 0 ? ALLERGENS.length : at;
-  };
+  const place = (each: Declared) => (isRecognised(each) ? ALLERGENS.indexOf(each) : ALLERGENS.length);
   return [...new Set(declared)].sort((a, b) => place(a) - place(b) || (a < b ? -1 : 1));
 }

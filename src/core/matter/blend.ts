@@ -1,5 +1,7 @@
+import { nth } from '../nth';
 import { solveQuadraticProgram } from '../quadratic-program';
-import { COMPONENT_INDEX, type ComponentName, type ComponentVector } from './components';
+import { partOf } from './component-vector';
+import type { ComponentName, ComponentVector } from './components';
 
 /** What a blend can be aimed at, % of its mass. */
 export type BlendAim = 'cocoaPercent' | 'fatPercent';
@@ -27,23 +29,23 @@ export type Blend =
 /** % of the aim in a part. */
 export function aimOf(part: BlendPart, aim: BlendAim): number {
   if (part.labelled !== undefined) return part.labelled;
-  return 100 * PARTS[aim].reduce((sum, name) => sum + (part.perGram[COMPONENT_INDEX[name]] as number), 0);
+  return 100 * PARTS[aim].reduce((sum, name) => sum + partOf(part.perGram, name), 0);
 }
 
 /** The lowest (sign 1) or highest (sign -1) aim that the stock allows, and its grams: fill up from one end. */
 function extreme(values: readonly number[], stock: readonly number[], totalG: number, sign: 1 | -1) {
-  const order = values.map((_, i) => i).sort((a, b) => sign * ((values[a] as number) - (values[b] as number)));
+  const order = values.map((_, i) => i).sort((a, b) => sign * (nth(values, a) - nth(values, b)));
   const grams = values.map(() => 0);
   let left = totalG;
   for (const i of order) {
-    grams[i] = Math.min(left, stock[i] as number);
-    left -= grams[i] as number;
+    grams[i] = Math.min(left, nth(stock, i));
+    left -= nth(grams, i);
   }
   return { grams, aim: reachedBy(grams, values, totalG - left) };
 }
 
 const reachedBy = (grams: readonly number[], values: readonly number[], totalG: number) =>
-  grams.reduce((sum, g, i) => sum + g * (values[i] as number), 0) / totalG;
+  grams.reduce((sum, g, i) => sum + g * nth(values, i), 0) / totalG;
 
 /** Nearer than this to an end of what is possible, the end is the blend: a program would have no room, %. */
 const AT_THE_END = 1e-6;
@@ -83,7 +85,7 @@ export function blend(parts: readonly BlendPart[], aim: BlendAim, target: number
     ],
     inequalities: parts.flatMap((_, i) => [
       { row: unit(i, 1), least: 0 },
-      { row: unit(i, -1), least: -(stock[i] as number) / totalG },
+      { row: unit(i, -1), least: -nth(stock, i) / totalG },
     ]),
   });
   if (!shares) return { possible: false, least, most, reason: 'stock' };

@@ -1,3 +1,5 @@
+import { recordOf } from '../keys-of';
+
 /** Sugars, syrups' higher saccharides and polyols: what makes up a sweetener, milk's own lactose apart. */
 export const SWEET_NAMES = [
   'sucrose',
@@ -59,10 +61,7 @@ export type ComponentVector = Float64Array;
 export const COMPONENT_COUNT = COMPONENT_NAMES.length;
 
 /** Place of each component in a {@link ComponentVector}. */
-export const COMPONENT_INDEX = Object.fromEntries(COMPONENT_NAMES.map((name, index) => [name, index])) as Record<
-  ComponentName,
-  number
->;
+export const COMPONENT_INDEX = recordOf(COMPONENT_NAMES, (_, place) => place);
 
 /** How far the parts of 100 g may pass 100 g before the composition is refused: printed tables round each part. */
 export const COMPOSITION_ROUNDING_G = 0.5;

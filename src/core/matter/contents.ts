@@ -1,4 +1,12 @@
-import { type Allergen, type Declared, FROM_ANIMALS, inOrder, isUnrecognised, type Unrecognised } from './allergens';
+import {
+  type Allergen,
+  type Declared,
+  FROM_ANIMALS,
+  inOrder,
+  isRecognised,
+  isUnrecognised,
+  type Unrecognised,
+} from './allergens';
 import type { Composition } from './components';
 
 /** What is known of an ingredient beside its grams: its composition and what its pack declares. */
@@ -55,15 +63,13 @@ export function isFreeOfAllergen(
 export function contentsOf({ components, allergens, mayContain, vegan }: Declaration): Contents {
   const declared = [...(allergens ?? []), ...proven(components)];
   const traces = mayContain ?? [];
-  const contains = inOrder(declared.filter((each) => !isUnrecognised(each)) as Allergen[]);
+  const contains = inOrder(declared.filter(isRecognised));
   const fromAnimals = has(components, 'gelatin') || contains.some((each) => FROM_ANIMALS.has(each));
   const unrecognised = inOrder([...declared, ...traces].filter(isUnrecognised));
   const mayBeAnything = allergens === null || allergens === undefined || unrecognised.length > 0;
   return {
     contains,
-    mayContain: inOrder(traces.filter((each) => !isUnrecognised(each)) as Allergen[]).filter(
-      (each) => !contains.includes(each),
-    ),
+    mayContain: inOrder(traces.filter(isRecognised)).filter((each) => !contains.includes(each)),
     unrecognised,
     isDeclared: allergens !== null && allergens !== undefined,
     vegan: fromAnimals || vegan === false ? 'no' : vegan === true && !mayBeAnything ? 'yes' : 'unknown',

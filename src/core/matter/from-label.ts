@@ -1,3 +1,4 @@
+import { nth } from '../nth';
 import { solveQuadraticProgram } from '../quadratic-program';
 import {
   COMPONENT_COUNT,
@@ -99,7 +100,7 @@ const given = (label: PackLabel) => LABEL_FIELDS.filter((field) => label[field] 
 function comesTo(field: LabelField, grams: ArrayLike<number>): number {
   const row = rowOf(field);
   let sum = 0;
-  for (let i = 0; i < COMPONENT_COUNT; i++) sum += (row[i] as number) * (grams[i] as number);
+  for (let i = 0; i < COMPONENT_COUNT; i++) sum += nth(row, i) * nth(grams, i);
   return sum;
 }
 
@@ -126,7 +127,7 @@ const PARTS_OF = [
 export function labelFaults(label: PackLabel): LabelFault[] {
   const faults: LabelFault[] = [];
   for (const field of given(label)) {
-    const value = label[field] as number;
+    const value = label[field] ?? Number.NaN;
     const most = field === 'energyKcal' ? MOST_KCAL : 100;
     if (!Number.isFinite(value) || value < 0) faults.push({ kind: 'notAnAmount', field });
     else if (value > most) faults.push({ kind: 'tooMuch', field, most });
@@ -157,27 +158,27 @@ interface Bent {
 /** The composition closest to a typical kind that meets a label: constrained least squares, none negative, 100 g in all. */
 function bend({ id, composition }: TypicalKind, label: PackLabel): Bent {
   const typical = compositionVector(composition).map((part) => 100 * part);
-  const used = COMPONENT_NAMES.flatMap((_, i) => ((typical[i] as number) > 0 ? [i] : []));
+  const used = COMPONENT_NAMES.flatMap((_, i) => (nth(typical, i) > 0 ? [i] : []));
   // Every condition is a row that should come to a value within a tolerance: the label's fields, and each component as is typical.
   const conditions = [
     ...given(label).map((field) => ({
-      row: used.map((i) => rowOf(field)[i] as number),
-      value: label[field] as number,
+      row: used.map((i) => nth(rowOf(field), i)),
+      value: label[field] ?? 0,
       within: TOLERANCE[field],
     })),
     ...used.map((i, a) => ({
       row: used.map((_, b) => (a === b ? 1 : 0)),
-      value: typical[i] as number,
-      within: roomOf(typical[i] as number),
+      value: nth(typical, i),
+      within: roomOf(nth(typical, i)),
     })),
   ];
   const quadratic = used.map((_, a) =>
     used.map((__, b) =>
-      conditions.reduce((sum, { row, within }) => sum + (2 * (row[a] as number) * (row[b] as number)) / within ** 2, 0),
+      conditions.reduce((sum, { row, within }) => sum + (2 * nth(row, a) * nth(row, b)) / within ** 2, 0),
     ),
   );
   const linear = used.map((_, a) =>
-    conditions.reduce((sum, { row, value, within }) => sum - (2 * (row[a] as number) * value) / within ** 2, 0),
+    conditions.reduce((sum, { row, value, within }) => sum - (2 * nth(row, a) * value) / within ** 2, 0),
   );
   const solution = solveQuadraticProgram({
     quadratic,
@@ -187,10 +188,10 @@ function bend({ id, composition }: TypicalKind, label: PackLabel): Bent {
   });
   const found = new Float64Array(COMPONENT_COUNT);
   used.forEach((i, a) => {
-    found[i] = Math.max(solution?.[a] ?? (typical[i] as number), 0);
+    found[i] = Math.max(solution?.[a] ?? nth(typical, i), 0);
   });
   const strain = conditions.reduce((sum, { row, value, within }) => {
-    const got = row.reduce((total, factor, a) => total + factor * (found[used[a] as number] as number), 0);
+    const got = row.reduce((total, factor, a) => total + factor * nth(found, nth(used, a)), 0);
     return sum + ((got - value) / within) ** 2;
   }, 0);
   return { kind: id, used, typical, found, strain };
@@ -214,15 +215,15 @@ export function compositionFromLabel(label: PackLabel, kinds: readonly TypicalKi
   const { used, typical, found } = best;
   const fields = given(label);
   const isBound = (i: number) =>
-    fields.some((field) => Math.abs(rowOf(field)[i] as number) * roomOf(typical[i] as number) > TOLERANCE[field] / 2);
+    fields.some((field) => Math.abs(nth(rowOf(field), i)) * roomOf(nth(typical, i)) > TOLERANCE[field] / 2);
   return {
     composition: Object.fromEntries(
-      used.map((i) => [COMPONENT_NAMES[i] as ComponentName, Math.round((found[i] as number) * 100) / 100]),
+      used.map((i) => [nth(COMPONENT_NAMES, i), Math.round(nth(found, i) * 100) / 100]),
     ) as Composition,
     kind: best.kind,
-    assumed: used.flatMap((i) => (isBound(i) ? [] : [COMPONENT_NAMES[i] as ComponentName])),
+    assumed: used.flatMap((i) => (isBound(i) ? [] : [nth(COMPONENT_NAMES, i)])),
     unmet: fields.flatMap((field) => {
-      const [wanted, got] = [label[field] as number, comesTo(field, found)];
+      const [wanted, got] = [label[field] ?? 0, comesTo(field, found)];
       return Math.abs(wanted - got) > MET * TOLERANCE[field] ? [{ field, wanted, got }] : [];
     }),
   };

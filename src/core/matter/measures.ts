@@ -233,7 +233,7 @@ export function kitchenAmount(
   }
   const piece = COUNTED.find((name) => Object.hasOwn(ingredient.pieces, name));
   if (piece) {
-    const one = ingredient.pieces[piece] as number;
+    const one = ingredient.pieces[piece] ?? 0;
     const { amount, isAbout } = readIn(grams / one, HALVES);
     if (amount > 0) return { amount, unit: piece, grams: amount * one, lnSd: PIECE_DOUBT, isAbout };
   }
@@ -268,7 +268,7 @@ export function fillings(
   const { cup, tbsp, tsp } = CUP_SYSTEMS[cups];
   const piece = COUNTED.find((name) => Object.hasOwn(ingredient.pieces, name));
   const steps: readonly { one: number; most: number }[] = piece
-    ? [{ one: (ingredient.pieces[piece] as number) / 2, most: 400 }]
+    ? [{ one: (ingredient.pieces[piece] ?? 0) / 2, most: 400 }]
     : perMl === undefined
       ? []
       : [

@@ -1,10 +1,6 @@
-import {
-  COMPONENT_COUNT,
-  COMPONENT_INDEX,
-  COMPONENT_NAMES,
-  type ComponentName,
-  type ComponentVector,
-} from './components';
+import { recordOf } from '../keys-of';
+import { addTimes, noComponents, partOf } from './component-vector';
+import { COMPONENT_INDEX, COMPONENT_NAMES, type ComponentName, type ComponentVector } from './components';
 
 /** One ingredient in the pan: what 1 g of it is made of, and how many grams of it. */
 export interface MixingLine {
@@ -22,14 +18,11 @@ export interface MixingLine {
  * @returns grams of each component in the batch; their sum is the sum of the lines' grams
  * @example mix([{ perGram: compositionVector({ water: 100 }), grams: 50 }])[0] // 50
  */
-export function mix(
-  lines: readonly MixingLine[],
-  into: ComponentVector = new Float64Array(COMPONENT_COUNT),
-): ComponentVector {
+export function mix(lines: readonly MixingLine[], into: ComponentVector = noComponents()): ComponentVector {
   into.fill(0);
   for (const { perGram, grams } of lines) {
     if (grams === 0) continue;
-    for (let i = 0; i < COMPONENT_COUNT; i++) into[i] = (into[i] as number) + grams * (perGram[i] as number);
+    addTimes(into, perGram, grams);
   }
   return into;
 }
@@ -45,14 +38,13 @@ const MOST_EVAPORATED = 0.95;
  * @returns the same vector
  */
 export function boilOff(grams: ComponentVector, evaporationG: number): ComponentVector {
-  const water = grams[COMPONENT_INDEX.water] as number;
-  grams[COMPONENT_INDEX.water] = water - boiledOff(grams, evaporationG);
+  grams[COMPONENT_INDEX.water] = partOf(grams, 'water') - boiledOff(grams, evaporationG);
   return grams;
 }
 
 /** Grams that really boil off of a batch when so many are meant to: never nearly all of its water. */
 export function boiledOff(grams: ComponentVector, evaporationG: number): number {
-  return evaporationG > 0 ? Math.min(evaporationG, MOST_EVAPORATED * (grams[COMPONENT_INDEX.water] as number)) : 0;
+  return evaporationG > 0 ? Math.min(evaporationG, MOST_EVAPORATED * partOf(grams, 'water')) : 0;
 }
 
 /**
@@ -62,5 +54,5 @@ export function boiledOff(grams: ComponentVector, evaporationG: number): number 
  * @returns the same, by name, components of 0 g included
  */
 export function componentGrams(vector: ComponentVector): Record<ComponentName, number> {
-  return Object.fromEntries(COMPONENT_NAMES.map((name, i) => [name, vector[i] ?? 0])) as Record<ComponentName, number>;
+  return recordOf(COMPONENT_NAMES, (name) => partOf(vector, name));
 }

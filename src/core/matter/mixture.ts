@@ -1,5 +1,6 @@
-import { COMPONENT_INDEX, type ComponentName, type ComponentVector } from './components';
-import { POLYOL_NAMES, type PolyolName } from './polyols';
+import { partOf } from './component-vector';
+import type { ComponentName, ComponentVector } from './components';
+import { NO_POLYOLS, POLYOL_NAMES, type PolyolName } from './polyols';
 import type { Process } from './process';
 
 /**
@@ -64,9 +65,9 @@ const TRACE_WATER = 1e-4;
  * @example foldMixture(mix(lines), DEFAULT_PROCESS).massG
  */
 export function foldMixture(grams: ComponentVector, process: Process): Mixture {
-  const of = (name: ComponentName) => grams[COMPONENT_INDEX[name]] as number;
+  const of = (name: ComponentName) => partOf(grams, name);
   let massG = 0;
-  for (let i = 0; i < grams.length; i++) massG += grams[i] as number;
+  for (const part of grams) massG += part;
   const lecithinG = of('lecithin');
   const cocoaButterG = of('cocoa_butter');
   const milkFatG = of('milk_fat') + of('hard_fat');
@@ -78,7 +79,7 @@ export function foldMixture(grams: ComponentVector, process: Process): Mixture {
   const maltoseG = of('maltose');
   const higherSaccharidesG = of('higher_saccharides') + of('inulin');
   const glycerolG = of('glycerol');
-  const polyols = {} as Record<PolyolName, number>;
+  const polyols = { ...NO_POLYOLS };
   let solidPolyolG = 0;
   for (const name of POLYOL_NAMES) {
     polyols[name] = of(name);

@@ -1,4 +1,6 @@
-import { COMPONENT_INDEX, COMPONENT_NAMES, type ComponentName, type ComponentVector } from './components';
+import { keysOf, recordOf } from '../keys-of';
+import { partOf } from './component-vector';
+import { COMPONENT_NAMES, type ComponentName, type ComponentVector } from './components';
 
 /** Nutrition of 100 g, unrounded. g, but energy. */
 export interface Nutrition {
@@ -99,15 +101,14 @@ export function nutrition(grams: ComponentVector): Nutrition {
     alcohol: 0,
   };
   for (const name of COMPONENT_NAMES) {
-    const amount = grams[COMPONENT_INDEX[name]] as number;
+    const amount = partOf(grams, name);
     massG += amount;
-    for (const [field, share] of Object.entries(SHARES[name] ?? {})) {
-      sum[field as keyof typeof sum] += amount * share;
-    }
+    const shares = SHARES[name] ?? {};
+    for (const field of keysOf(shares)) sum[field] += amount * (shares[field] ?? 0);
   }
-  const acids = grams[COMPONENT_INDEX.acids] as number;
-  const allulose = grams[COMPONENT_INDEX.allulose] as number;
-  const erythritol = grams[COMPONENT_INDEX.erythritol] as number;
+  const acids = partOf(grams, 'acids');
+  const allulose = partOf(grams, 'allulose');
+  const erythritol = partOf(grams, 'erythritol');
   const energy = (unit: 0 | 1) =>
     ENERGY.fat[unit] * sum.fat +
     ENERGY.carbohydrate[unit] * (sum.carbohydrate - sum.polyols - allulose) +
@@ -121,7 +122,7 @@ export function nutrition(grams: ComponentVector): Nutrition {
   return {
     energyKj: energy(0) * per100,
     energyKcal: energy(1) * per100,
-    ...(Object.fromEntries(Object.entries(sum).map(([field, value]) => [field, value * per100])) as typeof sum),
+    ...recordOf(keysOf(sum), (field) => sum[field] * per100),
   };
 }
 

@@ -1,3 +1,6 @@
+import { recordOf } from '../keys-of';
+import { nth } from '../nth';
+
 /**
  * Sugar alcohols and rare sugars, each by itself.
  *
@@ -18,6 +21,9 @@ export const POLYOL_NAMES = [
 export const RARE_SUGARS = ['trehalose', 'isomaltulose'] as const satisfies readonly PolyolName[];
 
 export type PolyolName = (typeof POLYOL_NAMES)[number];
+
+/** 0 of each. */
+export const NO_POLYOLS: Readonly<Record<PolyolName, number>> = recordOf(POLYOL_NAMES, () => 0);
 
 /**
  * Sorbitol stays dissolved far beyond saturation for weeks, as its syrups show, so that only the common limit of the soft sugars holds it
@@ -61,7 +67,7 @@ export const POLYOLS: Record<PolyolName, Polyol> = {
 export function polyolSolubility(name: PolyolName, temperatureC: number): number {
   const { solubility } = POLYOLS[name];
   const from = temperatureC < SOLUBILITY_AT_C[1] ? 0 : temperatureC < SOLUBILITY_AT_C[2] ? 1 : 2;
-  const [t0, t1] = [SOLUBILITY_AT_C[from], SOLUBILITY_AT_C[from + 1]] as [number, number];
-  const [s0, s1] = [solubility[from], solubility[from + 1]] as [number, number];
+  const [t0, t1] = [nth(SOLUBILITY_AT_C, from), nth(SOLUBILITY_AT_C, from + 1)];
+  const [s0, s1] = [nth(solubility, from), nth(solubility, from + 1)];
   return s0 * (s1 / s0) ** ((temperatureC - t0) / (t1 - t0));
 }

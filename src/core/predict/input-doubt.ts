@@ -1,5 +1,6 @@
 import type { FormulaLine } from '../formula/formula';
 import { COMPONENT_COUNT, COMPONENT_INDEX, type ComponentName, type ComponentVector } from '../matter/components';
+import { nth } from '../nth';
 
 /** Standard deviation of a weighing: half a per cent, and the steps of the scale (J). */
 const SCALE_SHARE = 0.005;
@@ -17,8 +18,8 @@ export type DoubtDirection = ComponentVector;
 function counterpart(perGram: ComponentVector, beside: readonly number[]): number | undefined {
   let largest: number | undefined;
   for (let i = 0; i < COMPONENT_COUNT; i++) {
-    if (beside.includes(i) || (perGram[i] as number) <= 0) continue;
-    if (largest === undefined || (perGram[i] as number) > (perGram[largest] as number)) largest = i;
+    if (beside.includes(i) || nth(perGram, i) <= 0) continue;
+    if (largest === undefined || nth(perGram, i) > nth(perGram, largest)) largest = i;
   }
   return largest;
 }
@@ -26,10 +27,10 @@ function counterpart(perGram: ComponentVector, beside: readonly number[]): numbe
 /** A shift of some percentage points of a line from its largest other part into one of its parts. */
 function shift(line: FormulaLine, into: ComponentName, beside: readonly ComponentName[], points: number) {
   const index = COMPONENT_INDEX[into];
-  const held = line.perGram[index] as number;
+  const held = nth(line.perGram, index);
   const from = counterpart(line.perGram, [index, ...beside.map((name) => COMPONENT_INDEX[name])]);
   if (held <= 0 || from === undefined) return [];
-  const moved = (Math.min(points, 50 * held, 50 * (line.perGram[from] as number)) / 100) * line.grams;
+  const moved = (Math.min(points, 50 * held, 50 * nth(line.perGram, from)) / 100) * line.grams;
   const direction = new Float64Array(COMPONENT_COUNT);
   direction[index] = moved;
   direction[from] = -moved;

@@ -1,8 +1,10 @@
 import { costOfLines, type Formula } from '../formula/formula';
 import type { GateQuantity } from '../formula/gate-quantities';
 import type { Gate } from '../formula/gates';
-import { COMPONENT_COUNT } from '../matter/components';
+import { keysOf } from '../keys-of';
+import { addTimes, noComponents, noneNegative } from '../matter/component-vector';
 import { normalQuantile } from '../normal';
+import { nth } from '../nth';
 import { climateAt } from './climate';
 import { modelDoubt } from './doubt';
 import { inputDoubts } from './input-doubt';
@@ -17,7 +19,7 @@ const STEP = 0.2;
 /** Points at which the chance is counted. */
 const POINTS = 256;
 const NO_ERROR: ModelError = { warm: 0, gel: 0, cold: 0, waterActivity: 0, shine: 0 };
-const PARTS = Object.keys(NO_ERROR) as (keyof ModelError)[];
+const PARTS = keysOf(NO_ERROR);
 const PRIMES = [2, 3, 5, 7, 11, 13, 17, 19, 23, 29, 31, 37, 41, 43, 47, 53];
 
 /** How far a gate's value may be off, on the scale of its quantity. */
@@ -53,7 +55,7 @@ function normalPoints(dimensions: number): readonly Float64Array[] {
   if (!points) {
     points = Array.from({ length: POINTS }, (_, i) =>
       Float64Array.from({ length: dimensions }, (__, d) =>
-        normalQuantile(radicalInverse(i + 1, PRIMES[d % PRIMES.length] as number)),
+        normalQuantile(radicalInverse(i + 1, nth(PRIMES, d % PRIMES.length))),
       ),
     );
     evenly.set(dimensions, points);
@@ -67,10 +69,10 @@ function lowerTriangle(matrix: readonly Float64Array[]): Float64Array[] {
   const lower = Array.from({ length: size }, () => new Float64Array(size));
   for (let i = 0; i < size; i++) {
     for (let j = 0; j <= i; j++) {
-      const [a, b] = [lower[i] as Float64Array, lower[j] as Float64Array];
-      let left = (matrix[i] as Float64Array)[j] as number;
-      for (let k = 0; k < j; k++) left -= (a[k] as number) * (b[k] as number);
-      a[j] = i === j ? Math.sqrt(Math.max(left, 0)) : (b[j] as number) > 1e-9 ? left / (b[j] as number) : 0;
+      const [a, b] = [nth(lower, i), nth(lower, j)];
+      let left = nth(nth(matrix, i), j);
+      for (let k = 0; k < j; k++) left -= nth(a, k) * nth(b, k);
+      a[j] = i === j ? Math.sqrt(Math.max(left, 0)) : nth(b, j) > 1e-9 ? left / nth(b, j) : 0;
     }
   }
   return lower;
@@ -85,16 +87,16 @@ function slopesOf(formula: Formula, prediction: Prediction, thermometer: Thermom
   const read = ({ quantity }: Gate, state: State, { mixture }: typeof batch) =>
     onScale(quantity, quantityOf({ mixture, state, costPerKg: cost / mixture.massG }, quantity));
   const standing = formula.gates.map((gate, g) =>
-    read(gate, prediction.moments[places[g] as number]?.state as State, batch),
+    read(gate, prediction.moments[nth(places, g)]?.state as State, batch),
   );
   const slopes: number[][] = formula.gates.map(() => []);
   const add = (stateAt: (place: number) => State, of = batch) => {
     const states = new Map<number, State>();
     formula.gates.forEach((gate, g) => {
-      const place = places[g] as number;
+      const place = nth(places, g);
       const state = states.get(place) ?? stateAt(place);
       states.set(place, state);
-      (slopes[g] as number[]).push((read(gate, state, of) - (standing[g] as number)) / STEP);
+      nth(slopes, g).push((read(gate, state, of) - nth(standing, g)) / STEP);
     });
   };
 
@@ -102,18 +104,16 @@ function slopesOf(formula: Formula, prediction: Prediction, thermometer: Thermom
     add((place) => offState(prediction.moments[place]?.state as State, doubt, { ...NO_ERROR, [part]: STEP }));
   }
   add((place) => {
-    const { temperatureC, history } = formula.moments[place] as Formula['moments'][number];
+    const { temperatureC, history } = nth(formula.moments, place);
     const off = STEP * thermometerSd(temperatureC, thermometer);
     return stateIn(batch, climateAt(temperatureC + off, reallyAt(history, off)));
   });
   const climates = formula.moments.map(({ temperatureC, history }) => climateAt(temperatureC, history));
-  const grams = new Float64Array(COMPONENT_COUNT);
+  const grams = noComponents();
   for (const direction of inputDoubts(formula.lines)) {
-    for (let i = 0; i < COMPONENT_COUNT; i++) {
-      grams[i] = Math.max((components[i] as number) + STEP * (direction[i] as number), 0);
-    }
-    const moved = prepareBatch(grams, formula.process);
-    add((place) => stateIn(moved, climates[place] as (typeof climates)[number]), moved);
+    grams.set(components);
+    const moved = prepareBatch(noneNegative(addTimes(grams, direction, STEP)), formula.process);
+    add((place) => stateIn(moved, nth(climates, place)), moved);
   }
   return slopes.map((row) => Float64Array.from(row));
 }
@@ -149,7 +149,7 @@ export function linearChance(
 ): LinearChance {
   const slopes = slopesOf(formula, prediction, thermometer);
   const covariance = slopes.map((a) =>
-    Float64Array.from(slopes, (b) => a.reduce((sum, value, k) => sum + value * (b[k] as number), 0)),
+    Float64Array.from(slopes, (b) => a.reduce((sum, value, k) => sum + value * nth(b, k), 0)),
   );
   const lower = lowerTriangle(covariance);
   const values = prediction.gates.map(({ quantity, value }) => onScale(quantity, value));
@@ -158,10 +158,10 @@ export function linearChance(
   for (const point of normalPoints(values.length)) {
     let lands = true;
     for (let g = 0; lands && g < values.length; g++) {
-      const row = lower[g] as Float64Array;
-      let at = values[g] as number;
-      for (let k = 0; k <= g; k++) at += (row[k] as number) * (point[k] as number);
-      const { low, high } = edges[g] as ReturnType<typeof edgesOf>;
+      const row = nth(lower, g);
+      let at = nth(values, g);
+      for (let k = 0; k <= g; k++) at += nth(row, k) * nth(point, k);
+      const { low, high } = nth(edges, g);
       lands = at >= low && at <= high;
     }
     if (lands) inside++;

@@ -1,7 +1,8 @@
 import { type Formula, finishedComponents } from '../formula/formula';
 import type { Climate } from '../matter/climate';
-import { COMPONENT_COUNT } from '../matter/components';
+import { addTimes, noComponents, noneNegative } from '../matter/component-vector';
 import { TENTH_SD } from '../normal';
+import { nth } from '../nth';
 import { climateAt } from './climate';
 import { CURVE_FROM_C, CURVE_TO_C } from './curve';
 import { lnDoubtOfResistance, modelDoubt } from './doubt';
@@ -43,15 +44,13 @@ export function linearDoubt(
     return lnDoubtOfResistance(flow, doubt) ** 2 + byReading ** 2;
   });
 
-  const grams = new Float64Array(COMPONENT_COUNT);
+  const grams = noComponents();
   for (const direction of inputDoubts(formula.lines)) {
-    for (let i = 0; i < COMPONENT_COUNT; i++) {
-      grams[i] = Math.max((base[i] as number) + STEP * (direction[i] as number), 0);
-    }
-    const moved = prepareBatch(grams, formula.process);
+    grams.set(base);
+    const moved = prepareBatch(noneNegative(addTimes(grams, direction, STEP)), formula.process);
     climates.forEach((climate, k) => {
       const slope = Math.log(flowIn(moved, climate).resistancePa / (flows[k]?.resistancePa ?? 1)) / STEP;
-      variance[k] = (variance[k] as number) + slope * slope;
+      variance[k] = nth(variance, k) + slope * slope;
     });
   }
   const sd = variance.map(Math.sqrt);
@@ -59,6 +58,6 @@ export function linearDoubt(
     const place = ((temperatureC - CURVE_FROM_C) / (CURVE_TO_C - CURVE_FROM_C)) * (KNOTS - 1);
     const k = Math.min(Math.max(Math.floor(place), 0), KNOTS - 2);
     const between = Math.min(Math.max(place - k, 0), 1);
-    return Math.exp(TENTH_SD * ((sd[k] as number) * (1 - between) + (sd[k + 1] as number) * between));
+    return Math.exp(TENTH_SD * (nth(sd, k) * (1 - between) + nth(sd, k + 1) * between));
   };
 }

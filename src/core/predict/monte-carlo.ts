@@ -1,10 +1,12 @@
 import { costOfLines, type Formula, finishedComponents } from '../formula/formula';
 import type { GateQuantity } from '../formula/gate-quantities';
 import { readGate } from '../formula/gates';
+import { recordOf } from '../keys-of';
 import type { Climate } from '../matter/climate';
-import { COMPONENT_COUNT } from '../matter/components';
+import { addTimes, noComponents, noneNegative } from '../matter/component-vector';
 import type { ThermalHistory } from '../matter/process';
 import { normalQuantile } from '../normal';
+import { nth } from '../nth';
 import { normalNumbers, seededNumbers } from '../random';
 import { climateAt } from './climate';
 import { curveClimates } from './curve';
@@ -75,7 +77,7 @@ const READING_ERRORS = (() => {
 /** The band of samples: their first and last tenth left out. Sorts them. */
 function bandOf(samples: Float64Array): DoubtBand {
   samples.sort();
-  const at = (share: number) => samples[Math.round(share * (samples.length - 1))] as number;
+  const at = (share: number) => nth(samples, Math.round(share * (samples.length - 1)));
   return { low: at(LOW), high: at(HIGH) };
 }
 
@@ -128,12 +130,8 @@ function drawComponents(
   normal: () => number,
 ): Float64Array {
   grams.set(base);
-  for (const direction of directions) {
-    const z = normal();
-    for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = (grams[i] as number) + z * (direction[i] as number);
-  }
-  for (let i = 0; i < COMPONENT_COUNT; i++) grams[i] = Math.max(grams[i] as number, 0);
-  return grams;
+  for (const direction of directions) addTimes(grams, direction, normal());
+  return noneNegative(grams);
 }
 
 /**
@@ -167,35 +165,31 @@ export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<n
   const landings = new Array<number>(formula.gates.length).fill(0);
   let allLand = 0;
 
-  const grams = new Float64Array(COMPONENT_COUNT);
+  const grams = noComponents();
   for (let draw = 0; draw < draws; draw++) {
     const batch = prepareBatch(drawComponents(grams, base, directions, normal), formula.process);
     const doubt = modelDoubt(batch.mixture);
     const error = { warm: normal(), gel: normal(), cold: normal(), waterActivity: normal(), shine: normal() };
     const reading = draw % READINGS;
     drawn.forEach(({ readings }, k) => {
-      (curve[k] as Float64Array)[draw] = offFlow(
-        flowIn(batch, readings[reading] as Climate),
-        doubt,
-        error,
-      ).resistancePa;
+      nth(curve, k)[draw] = offFlow(flowIn(batch, nth(readings, reading)), doubt, error).resistancePa;
     });
     const subjects = momentReadings.map((readings) => ({
       mixture: batch.mixture,
-      state: offState(stateIn(batch, readings[reading] as Climate), doubt, error),
+      state: offState(stateIn(batch, nth(readings, reading)), doubt, error),
       costPerKg: cost / batch.mixture.massG,
     }));
     subjects.forEach((subject, m) => {
       MOMENT_QUANTITIES.forEach((quantity, q) => {
-        (moments[m]?.[q] as Float64Array)[draw] = quantityOf(subject, quantity);
+        nth(nth(moments, m), q)[draw] = quantityOf(subject, quantity);
       });
     });
     let lands = true;
     formula.gates.forEach((gate, g) => {
-      const subject = subjects[subjectOf[g] as number];
+      const subject = subjects[nth(subjectOf, g)];
       const value = subject ? quantityOf(subject, gate.quantity) : Number.NaN;
-      (gates[g] as Float64Array)[draw] = value;
-      if (readGate(gate, value).lands) landings[g] = (landings[g] as number) + 1;
+      nth(gates, g)[draw] = value;
+      if (readGate(gate, value).lands) landings[g] = nth(landings, g) + 1;
       else lands = false;
     });
     if (lands) allLand++;
@@ -205,13 +199,8 @@ export function* drawDoubt(formula: Formula, options: DoubtOptions): Generator<n
   return {
     draws,
     curve: curveBand(climates, drawn, curve),
-    moments: moments.map(
-      (byQuantity) =>
-        Object.fromEntries(
-          MOMENT_QUANTITIES.map((quantity, q) => [quantity, bandOf(byQuantity[q] as Float64Array)]),
-        ) as Record<MomentQuantity, DoubtBand>,
-    ),
-    gates: gates.map((values, g) => ({ ...bandOf(values), chance: (landings[g] as number) / draws })),
+    moments: moments.map((byQuantity) => recordOf(MOMENT_QUANTITIES, (_, q) => bandOf(nth(byQuantity, q)))),
+    gates: gates.map((values, g) => ({ ...bandOf(values), chance: nth(landings, g) / draws })),
     chance: allLand / draws,
   };
 }

@@ -4,6 +4,7 @@ import { type GateReading, momentOf, readGate } from '../formula/gates';
 import type { Moment } from '../formula/moments';
 import type { ComponentVector } from '../matter/components';
 import { usualHistory } from '../matter/process';
+import { nth } from '../nth';
 import { alcoholPercentVol, type Taste, taste } from '../taste/taste';
 import { quantityOf } from './quantities';
 import { type Batch, prepareBatch, type State, stateAt } from './state';
@@ -68,7 +69,7 @@ export function predictFormula(formula: Formula): Prediction | undefined {
     };
   });
   const gates = formula.gates.map((gate) => {
-    const at = moments[formula.moments.indexOf(momentOf(gate, formula.moments))] as MomentReading;
+    const at = nth(moments, formula.moments.indexOf(momentOf(gate, formula.moments)));
     return readGate(gate, quantityOf({ mixture, state: at.state, costPerKg }, gate.quantity));
   });
   return {

@@ -1,6 +1,8 @@
 import { costOfLines, type Formula, finishedComponents } from '../formula/formula';
 import { GATE_QUANTITIES, type GateQuantity } from '../formula/gate-quantities';
-import { COMPONENT_COUNT, type ComponentVector } from '../matter/components';
+import { recordOf } from '../keys-of';
+import { addTimes } from '../matter/component-vector';
+import type { ComponentVector } from '../matter/components';
 import { climateAt } from './climate';
 import { onScale, quantityOf } from './quantities';
 import { prepareBatch, stateIn } from './state';
@@ -22,8 +24,7 @@ const AS_FACTOR: ReadonlySet<GateQuantity> = new Set<GateQuantity>([
   'resistancePa',
 ]);
 
-const forEachQuantity = (value: (quantity: GateQuantity) => number) =>
-  Object.fromEntries(GATE_QUANTITIES.map((quantity) => [quantity, value(quantity)])) as Record<GateQuantity, number>;
+const forEachQuantity = (value: (quantity: GateQuantity) => number) => recordOf(GATE_QUANTITIES, value);
 
 /**
  * What more of an ingredient does to every quantity at every moment.
@@ -42,8 +43,7 @@ export function changeByMore(
 ): MomentChange[] {
   const base = finishedComponents(formula);
   const cost = costOfLines(formula.lines);
-  const moved = new Float64Array(COMPONENT_COUNT);
-  for (let i = 0; i < COMPONENT_COUNT; i++) moved[i] = (base[i] as number) + addedG * (perGram[i] as number);
+  const moved = addTimes(base.slice(), perGram, addedG);
   const [before, after] = [prepareBatch(base, formula.process), prepareBatch(moved, formula.process)];
   return formula.moments.map(({ name, temperatureC, history }) => {
     const climate = climateAt(temperatureC, history);

@@ -1,4 +1,5 @@
-import { COMPONENT_COUNT, type ComponentVector } from '../matter/components';
+import { addTimes, noComponents } from '../matter/component-vector';
+import type { ComponentVector } from '../matter/components';
 import type { Process, ThermalHistory } from '../matter/process';
 import { prepareBatch, type State, stateAt } from '../predict/state';
 
@@ -32,9 +33,10 @@ const TRACE = 1e-12;
 export function smallestAddition(rescue: RescueCase, perGram: ComponentVector): number | undefined {
   const { components, process, temperatureC, history, read, target } = rescue;
   const massG = components.reduce((sum, grams) => sum + grams, 0);
-  const mixed = new Float64Array(COMPONENT_COUNT);
+  const mixed = noComponents();
   const miss = (grams: number) => {
-    for (let i = 0; i < COMPONENT_COUNT; i++) mixed[i] = (components[i] as number) + grams * (perGram[i] as number);
+    mixed.set(components);
+    addTimes(mixed, perGram, grams);
     const value = read(stateAt(prepareBatch(mixed, process), temperatureC, history));
     return Math.log(Math.max(value, TRACE)) - Math.log(target);
   };

@@ -1,6 +1,6 @@
 import type { Climate } from '../matter/climate';
 import type { Mixture } from '../matter/mixture';
-import { POLYOL_NAMES, type PolyolName, polyolSolubility, SUPERSATURATES } from '../matter/polyols';
+import { NO_POLYOLS, POLYOL_NAMES, type PolyolName, polyolSolubility, SUPERSATURATES } from '../matter/polyols';
 import { K } from '../model-constants';
 import { softCap24 } from '../smooth';
 
@@ -81,7 +81,7 @@ export function lactoseSolubility(temperatureC: number): number {
 
 /** Polyols one by one: each is limited by its own solubility, as if it were alone in the water (J). */
 function dissolvePolyols(mixture: Mixture, solventWaterG: number, temperatureC: number) {
-  const share = {} as Record<PolyolName, number>;
+  const share = { ...NO_POLYOLS };
   let dissolvedG = 0;
   for (const name of POLYOL_NAMES) {
     const grams = mixture.polyols[name];

@@ -25,6 +25,18 @@ const WATER_MOLAR_MASS = 18.015;
 const AGAR_AS_PECTIN = 3;
 /** Mole fraction of sucrose beyond which the law is not followed (J). */
 const MOLE_FRACTION_LIMIT = 0.3;
+/** Per cent of the serum from where more of a helper thickens no further (J). */
+const MOST_PERCENT = { gelatin: 20, pectin: 6, agar: 6, gelling: 6, gums: 5 };
+/** ln of the viscosity by share of alcohol in water: slope at none, and as much back with the square (fit to tables). */
+const ALCOHOL_THICKENS = 4.8;
+/** ln of the viscosity, per cent of gelatin or hot agar (fit to tables). */
+const GELATIN_THICKENS = 0.3;
+const AGAR_THICKENS = 0.3;
+/** Pectin in the Martin form: 1 + slope x % x exp(bend x %) (fit to tables). */
+const PECTIN_SLOPE = 4;
+const PECTIN_BEND = 1.8;
+/** Pa·s per cent of gum (fit to xanthan at a slow stir). */
+const GUM_THICKENS = 0.06;
 
 /**
  * Viscosity of a sucrose solution.
@@ -84,21 +96,21 @@ export function serum(mixture: Mixture, dissolved: Dissolved, climate: Climate):
   const { ethanolG, gelatinG, pectinG, agarG, gumsG, saltG, mineralsG, acidsG, starchG, process } = mixture;
   const gellingG = gelatinG + pectinG + agarG + gumsG;
   const serumG = solventWaterG + dissolved.sugarsG + ethanolG + gellingG + saltG + mineralsG + acidsG;
-  const gelatinPercent = softCap4((100 * gelatinG) / serumG, 20);
-  const pectinPercent = softCap4((100 * pectinG) / serumG, 6);
-  const agarPercent = softCap4((100 * agarG) / serumG, 6);
-  const gellingPercent = softCap4((100 * (pectinG + AGAR_AS_PECTIN * agarG)) / serumG, 6);
-  const gumsPercent = softCap4((100 * gumsG) / (solventWaterG + ethanolG), 5);
+  const gelatinPercent = softCap4((100 * gelatinG) / serumG, MOST_PERCENT.gelatin);
+  const pectinPercent = softCap4((100 * pectinG) / serumG, MOST_PERCENT.pectin);
+  const agarPercent = softCap4((100 * agarG) / serumG, MOST_PERCENT.agar);
+  const gellingPercent = softCap4((100 * (pectinG + AGAR_AS_PECTIN * agarG)) / serumG, MOST_PERCENT.gelling);
+  const gumsPercent = softCap4((100 * gumsG) / (solventWaterG + ethanolG), MOST_PERCENT.gums);
 
   let viscosityPaS = viscosityAtReduced(moleFraction, climate.reducedTemperature);
   if (ethanolG > 0) {
     const alcohol = ethanolG / (ethanolG + solventWaterG);
-    viscosityPaS *= Math.exp(4.8 * alcohol - 4.8 * alcohol * alcohol);
+    viscosityPaS *= Math.exp(ALCOHOL_THICKENS * (alcohol - alcohol * alcohol));
   }
-  if (gelatinG > 0) viscosityPaS *= Math.exp(0.3 * gelatinPercent);
-  if (pectinG > 0) viscosityPaS *= 1 + 4 * pectinPercent * Math.exp(1.8 * pectinPercent);
-  if (agarG > 0) viscosityPaS *= Math.exp(0.3 * agarPercent);
-  viscosityPaS += 0.06 * gumsPercent;
+  if (gelatinG > 0) viscosityPaS *= Math.exp(GELATIN_THICKENS * gelatinPercent);
+  if (pectinG > 0) viscosityPaS *= 1 + PECTIN_SLOPE * pectinPercent * Math.exp(PECTIN_BEND * pectinPercent);
+  if (agarG > 0) viscosityPaS *= Math.exp(AGAR_THICKENS * agarPercent);
+  viscosityPaS += GUM_THICKENS * gumsPercent;
   return {
     viscosityPaS,
     gelatinPercent,

@@ -24,6 +24,37 @@ export interface Risks {
   readonly bloom: number;
 }
 
+/** A risk grows from low to likely around a middle, over about four widths (J). */
+interface Onset {
+  readonly at: number;
+  readonly width: number;
+}
+
+const grows = (value: number, { at, width }: Onset) => sigmoid((value - at) / width);
+const shrinks = (value: number, { at, width }: Onset) => sigmoid((at - value) / width);
+
+/** Breaking: crowding of the fat (its middle is shared), and what adds to it in units of the logistic (J). */
+const CROWDING_WIDTH = 0.03;
+const OVERWORK = { near: 29, widthC: 4, adds: 3 };
+const COLD_CREAM_ADDS = 2;
+const MIX = { good: 0.6, adds: 3 };
+/** What holds the droplets, per gram of fat: proteins, lecithin twice, cocoa solids a little (J). */
+const EMULSIFIER = { enough: 0.05, adds: 15, lecithin: 2, cocoaSolids: 0.15, traceFat: 0.001 };
+/** A batch breaks only with fat and water to part: shares of the mass at which half of the risk counts (J). */
+const FAT_TO_PART = 0.05;
+const WATER_TO_PART = 0.03;
+const CHALKY: Onset = { at: 0.55, width: 0.05 };
+/** Per cent of cooked starch in the serum; a gum counts as eight times as much. */
+const GUMMY: Onset = { at: 4.5, width: 0.7 };
+const GUM_AS_STARCH = 8;
+/** Weeping: free serum of a thin batch, Pa·s; cooked starch in the cold, half as likely. */
+const FREE_SERUM: Onset = { at: 0.55, width: 0.05 };
+const THIN_PAS = 0.3;
+const COLD_STARCH = { share: 0.5, percent: { at: 3, width: 0.5 }, belowC: { at: 8, width: 2 } };
+/** A skin: water activity at the surface, and per cent of protein and cooked starch to make it of. */
+const DRYING: Onset = { at: 0.88, width: 0.03 };
+const SKIN_MATTER: Onset = { at: 1.5, width: 0.5 };
+
 /** Rounding can leave a risk a hair outside its range. */
 function within01(risk: number): number {
   return Math.min(Math.max(risk, 0), 1);
@@ -52,33 +83,35 @@ export function risks(
   const { mixture, serum, phases } = part;
   const { massG, fatG, waterG, process } = mixture;
   const outsideFat = 1 - phases.waterContinuous;
-  const emulsifier = (mixture.proteinG + 2 * mixture.lecithinG + 0.15 * mixture.cocoaSolidsG) / (fatG + 0.001 * massG);
-  const nearSetting = (process.mixTemperatureC - 29) / 4;
+  const emulsifier =
+    (mixture.proteinG + EMULSIFIER.lecithin * mixture.lecithinG + EMULSIFIER.cocoaSolids * mixture.cocoaSolidsG) /
+    (fatG + EMULSIFIER.traceFat * massG);
+  const nearSetting = (process.mixTemperatureC - OVERWORK.near) / OVERWORK.widthC;
   const broken =
     sigmoid(
-      (phases.fatCrowding - K.breakingFat) / 0.03 +
-        3 * process.overwork * Math.exp(-nearSetting * nearSetting) +
-        2 * process.coldCream +
-        3 * (0.6 - process.mix) +
-        15 * (0.05 - emulsifier) * phases.fat,
+      (phases.fatCrowding - K.breakingFat) / CROWDING_WIDTH +
+        OVERWORK.adds * process.overwork * Math.exp(-nearSetting * nearSetting) +
+        COLD_CREAM_ADDS * process.coldCream +
+        MIX.adds * (MIX.good - process.mix) +
+        EMULSIFIER.adds * (EMULSIFIER.enough - emulsifier) * phases.fat,
     ) *
-    (fatG / (fatG + 0.05 * massG)) *
+    (fatG / (fatG + FAT_TO_PART * massG)) *
     (1 - outsideFat * part.seizing) *
-    ((waterG * waterG) / (waterG * waterG + (0.03 * massG) ** 2));
+    ((waterG * waterG) / (waterG * waterG + (WATER_TO_PART * massG) ** 2));
   const cookedStarchG = mixture.starchG * process.cook;
   return {
     broken: within01(broken),
     seized: within01(outsideFat * part.seizing),
     grainy: within01(part.grain),
-    chalky: within01(sigmoid((phases.cocoa - 0.55) / 0.05)),
-    gummy: within01(sigmoid((serum.starchPercent + 8 * serum.gumsPercent - 4.5) / 0.7)),
+    chalky: within01(grows(phases.cocoa, CHALKY)),
+    gummy: within01(grows(serum.starchPercent + GUM_AS_STARCH * serum.gumsPercent, GUMMY)),
     weeping: within01(
-      sigmoid((phases.freeSerum - 0.55) / 0.05) * Math.exp(-part.apparentViscosityPaS / 0.3) +
-        0.5 * sigmoid((serum.starchPercent - 3) / 0.5) * sigmoid((8 - temperatureC) / 2),
+      grows(phases.freeSerum, FREE_SERUM) * Math.exp(-part.apparentViscosityPaS / THIN_PAS) +
+        COLD_STARCH.share * grows(serum.starchPercent, COLD_STARCH.percent) * shrinks(temperatureC, COLD_STARCH.belowC),
     ),
     skin: within01(
-      sigmoid((part.waterActivity - 0.88) / 0.03) *
-        sigmoid(((100 * (mixture.proteinG + cookedStarchG)) / massG - 1.5) / 0.5) *
+      grows(part.waterActivity, DRYING) *
+        grows((100 * (mixture.proteinG + cookedStarchG)) / massG, SKIN_MATTER) *
         (1 - process.covered),
     ),
     bloom: within01(part.bloom),

@@ -1,7 +1,8 @@
 import { balance } from '../balance/balance';
 import type { Formula, FormulaLine } from '../formula/formula';
 import type { Gate } from '../formula/gates';
-import { COMPONENT_INDEX, SWEET_NAMES } from '../matter/components';
+import { partOf } from '../matter/component-vector';
+import { SWEET_NAMES } from '../matter/components';
 import { type Prediction, predictFormula } from '../predict/predict-formula';
 import { quantityOf } from '../predict/quantities';
 
@@ -61,7 +62,7 @@ function gatesAround(before: Prediction, own: readonly Gate[], { closeness, tast
 
 /** Whether a row is there to sweeten: a sugar, a syrup, a polyol. */
 function isSweetener({ perGram }: FormulaLine): boolean {
-  return SWEET_NAMES.reduce((sum, name) => sum + (perGram[COMPONENT_INDEX[name]] as number), 0) >= SWEETENER;
+  return SWEET_NAMES.reduce((sum, name) => sum + partOf(perGram, name), 0) >= SWEETENER;
 }
 
 /** A row with the reach it has while the curve is kept. */

@@ -1,6 +1,7 @@
 import type { Making } from '../brief/brief';
-import { COMPONENT_INDEX } from '../matter/components';
+import { partOf } from '../matter/component-vector';
 import type { MixingLine } from '../matter/mixing';
+import { nth } from '../nth';
 import { bowlBody, COOLING_PLACES, coolingHours } from '../set/cooling';
 import { boiledOffInPan, pansFor } from './batch-size';
 
@@ -71,8 +72,8 @@ export function scaleBatch(
   const cooling = [lukewarmHours(finishedG, kitchenC), lukewarmHours(wantedG / pans, kitchenC)] as const;
 
   const lost = pans * boiledOffInPan(making);
-  const water = lines.findIndex(({ perGram }) => (perGram[COMPONENT_INDEX.water] as number) >= PLAIN_WATER);
-  const held = water < 0 ? 0 : (grams[water] as number);
+  const water = lines.findIndex(({ perGram }) => partOf(perGram, 'water') >= PLAIN_WATER);
+  const held = water < 0 ? 0 : nth(grams, water);
   // A formula that says nothing of boiling is what was weighed in: nothing to correct.
   const liquidG =
     evaporationG === 0 || making.heat === 'none' ? 0 : Math.min(Math.max(lost - keeps, 0 - held), MOST_ADDED * wantedG);

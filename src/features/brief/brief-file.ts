@@ -2,6 +2,7 @@ import type { Brief } from '@/core/brief/brief';
 import { USUAL_MAKING, USUAL_WISHES } from '@/core/brief/brief';
 import { type JobUse, usualJob } from '@/core/brief/job';
 import type { BriefPlan } from '@/core/brief/plan';
+import { keysOf } from '@/core/keys-of';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Start } from '@/kitchen/brief/brief-answers';
@@ -31,7 +32,7 @@ const LONGEST_NAME = 120;
 
 /** A brief to begin with: of a formula's use where there is one. */
 export function usualBrief(kitchenC: number, use?: string): Brief {
-  const [job = 'coat'] = (Object.keys(USE_OF) as JobUse[]).filter((each) => USE_OF[each] === use);
+  const [job = 'coat'] = keysOf(USE_OF).filter((each) => USE_OF[each] === use);
   return { jobs: [usualJob(job)], kitchenC, wishes: USUAL_WISHES, making: USUAL_MAKING };
 }
 

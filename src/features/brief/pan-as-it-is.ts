@@ -1,6 +1,6 @@
 import { type Standing, standingOf } from '@/core/balance/standing';
 import type { BriefPlan } from '@/core/brief/plan';
-import { resistanceCurve } from '@/core/predict/curve';
+import { curveClimates, resistanceCurve } from '@/core/predict/curve';
 import { linearChance } from '@/core/predict/linear-chance';
 import { predictFormula } from '@/core/predict/predict-formula';
 import { chocolateColour } from '@/core/shine/colour';
@@ -23,6 +23,7 @@ export interface PanAsItIs {
 }
 
 const RESTED_H = 24;
+const CLIMATES = curveClimates(RESTED_H);
 
 /** Predicts the pan as it is; nothing while it is empty or an ingredient is unknown. */
 export function panAsItIs(
@@ -37,7 +38,7 @@ export function panAsItIs(
   const prediction = predictFormula(formula);
   if (!prediction) return undefined;
   const { chance } = linearChance(formula, prediction);
-  const { temperatureC, resistancePa } = resistanceCurve(prediction.batch, RESTED_H);
+  const { temperatureC, resistancePa } = resistanceCurve(prediction.batch, CLIMATES);
   return {
     standing: standingOf(prediction.lands, chance),
     chance,

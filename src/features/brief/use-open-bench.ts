@@ -2,6 +2,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import type { BriefPlan } from '@/core/brief/plan';
 import type { FormulaFile } from '@/formats/formula-file';
+import { messageOf } from '@/formats/message-of';
 import type { Start } from '@/kitchen/brief/brief-answers';
 import { createFormula, saveOver } from '@/kitchen/client/formulas';
 import { addVersion } from '@/kitchen/client/versions';
@@ -56,7 +57,7 @@ export function useOpenBench({ of, open, plan }: { of: StoredOf | undefined; ope
         open.done();
         router.push(`/formulas/${id}/balance`);
       } catch (error) {
-        setFault((error as Error).message);
+        setFault(messageOf(error));
         setBusy(false);
       }
     },

@@ -3,6 +3,7 @@
 import { proxy } from 'comlink';
 import { useEffect, useMemo, useState } from 'react';
 import type { Brief } from '@/core/brief/brief';
+import { messageOf } from '@/formats/message-of';
 import type { Answer, Shelf } from '@/kitchen/brief/brief-answers';
 import type { BriefDoor } from '@/workers/brief.worker';
 import { StoppedError, threadOf } from '@/workers/thread';
@@ -51,7 +52,7 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
         setAnswer(last);
         setShare(1);
       } catch (error) {
-        if (wanted && !(error instanceof StoppedError)) setFault(`The search stopped: ${(error as Error).message}`);
+        if (wanted && !(error instanceof StoppedError)) setFault(`The search stopped: ${messageOf(error)}`);
       }
     }, REST_MS);
     return () => {

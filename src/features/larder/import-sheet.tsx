@@ -1,6 +1,7 @@
 'use client';
 
 import { useState } from 'react';
+import { keysOf } from '@/core/keys-of';
 import type { PlannedRow } from '@/formats/larder-import';
 import { Button } from '@/ui/button';
 import { Sheet } from '@/ui/sheet';
@@ -107,7 +108,7 @@ function Preview({
     >
       <p className="mb-3 text-mute">Nothing has happened yet. All rows are written together, or none.</p>
       <ul className="mb-3 flex flex-wrap gap-2">
-        {(Object.keys(WHAT) as PlannedRow['what'][]).map((what) => (
+        {keysOf(WHAT).map((what) => (
           <li key={what}>
             <Button
               aria-pressed={only === what}

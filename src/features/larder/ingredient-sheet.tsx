@@ -8,6 +8,7 @@ import { contentsOf } from '@/core/matter/contents';
 import { measureDoubt, VOLUMES } from '@/core/matter/measures';
 import { nutrition } from '@/core/matter/nutrition';
 import type { Ingredient, StoredIngredient } from '@/formats/ingredient';
+import { messageOf } from '@/formats/message-of';
 import { fetchUses } from '@/kitchen/client/larder';
 import { useFetched } from '@/kitchen/use-fetched';
 import { allergenLine } from '@/kitchen/words/allergen-sentences';
@@ -53,7 +54,7 @@ export function IngredientSheet({
       await work();
       if (done) setSaid({ text: done, bad: false });
     } catch (error) {
-      setSaid({ text: (error as Error).message, bad: true });
+      setSaid({ text: messageOf(error), bad: true });
     }
   };
 

@@ -6,6 +6,7 @@ import { z } from 'zod';
 import type { StoredIngredient } from '@/formats/ingredient';
 import { LARGEST_CSV_BYTES } from '@/formats/larder-csv';
 import type { PlannedRow } from '@/formats/larder-import';
+import { messageOf } from '@/formats/message-of';
 import { refusal } from '@/kitchen/client/ask-server';
 import type { LarderImportDoor } from '@/workers/larder-import.worker';
 import { StoppedError, threadOf } from '@/workers/thread';
@@ -74,7 +75,7 @@ export function useLarderImport(existing: readonly StoredIngredient[], onChanged
     } catch (error) {
       // Another file was chosen meanwhile, or the sheet was closed.
       if (error instanceof StoppedError) return;
-      setState({ step: 'failed', file: file.name, message: (error as Error).message });
+      setState({ step: 'failed', file: file.name, message: messageOf(error) });
     }
     thread.close();
   };
@@ -94,7 +95,7 @@ export function useLarderImport(existing: readonly StoredIngredient[], onChanged
       setState({ step: 'done', file, added: plan.add.length, changed: plan.change.length });
       onChanged();
     } catch (error) {
-      setState({ step: 'failed', file, message: (error as Error).message });
+      setState({ step: 'failed', file, message: messageOf(error) });
     }
   };
 

@@ -4,6 +4,7 @@ import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/re
 import { type FormEvent, useState } from 'react';
 import { USES } from '@/core/balance/uses';
 import type { FormulaFileInput } from '@/formats/formula-file';
+import { messageOf } from '@/formats/message-of';
 import { USE_NAMES } from '@/kitchen/words/use-words';
 import { useAskFirst } from '@/ui/ask-first';
 import { Button } from '@/ui/button';
@@ -44,7 +45,7 @@ export function NewFormulaDialog({
         gates: [...use.gates],
       });
     } catch (error) {
-      setFault((error as Error).message);
+      setFault(messageOf(error));
       setBusy(false);
     }
   };

@@ -2,15 +2,18 @@
 
 import { useMemo, useState } from 'react';
 import { findUse } from '@/core/balance/uses';
+import { keysOf } from '@/core/keys-of';
 import type { CupSystem } from '@/core/matter/measures';
 import { recipeLinesOfCsv } from '@/formats/formula-csv';
 import { type FormulaFileInput, MOST_GRAMS } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
+import { messageOf } from '@/formats/message-of';
 import { findRecipe } from '@/formats/recipe-json-ld';
 import { type RecipeRow, readRecipeText } from '@/formats/recipe-text';
 import { fetchLarder } from '@/kitchen/client/shelf';
 import { useFetched } from '@/kitchen/use-fetched';
 import { Button } from '@/ui/button';
+import { choiceOf } from '@/ui/choice-of';
 import { Sheet } from '@/ui/sheet';
 import { CUP_WORDS, useCupSystem } from '@/ui/use-measure-system';
 import { answeredRow, type RecipeAnswer, RecipeRowView } from './recipe-row';
@@ -117,7 +120,7 @@ function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredi
         ),
       );
     } catch (error) {
-      setFault((error as Error).message);
+      setFault(messageOf(error));
     }
   };
 
@@ -195,9 +198,9 @@ function CupsChoice({ cups, onCups }: { cups: CupSystem; onCups: (cups: CupSyste
       <select
         className="h-11 rounded-lg border border-rule bg-field px-2"
         value={cups}
-        onChange={(event) => onCups(event.target.value as CupSystem)}
+        onChange={(event) => onCups(choiceOf(keysOf(CUP_WORDS), event.target.value) ?? cups)}
       >
-        {(Object.keys(CUP_WORDS) as CupSystem[]).map((key) => (
+        {keysOf(CUP_WORDS).map((key) => (
           <option key={key} value={key}>
             {CUP_WORDS[key]}
           </option>

@@ -4,6 +4,7 @@ import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { LARGEST_LIBRARY_BYTES, parseFormulaText } from '@/formats/formula-file';
 import { type Comparison, type LibraryFile, readLibrary } from '@/formats/library-file';
+import { messageOf } from '@/formats/message-of';
 import { findRecipe } from '@/formats/recipe-json-ld';
 import { keepLibrary, type Take } from '@/kitchen/client/library';
 
@@ -25,7 +26,7 @@ export function useKeeping() {
     try {
       await work();
     } catch (error) {
-      setFault((error as Error).message);
+      setFault(messageOf(error));
     }
   };
 
@@ -58,7 +59,7 @@ export function useKeeping() {
         }
         await keepFile(readLibrary(value));
       } catch (error) {
-        throw new Error(`${file.name} could not be read as a formula: ${(error as Error).message}`);
+        throw new Error(`${file.name} could not be read as a formula: ${messageOf(error)}`);
       }
     });
   };

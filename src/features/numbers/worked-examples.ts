@@ -1,11 +1,12 @@
-import { COMPONENT_COUNT, COMPONENT_INDEX, type ComponentName, type Composition } from '@/core/matter/components';
+import { keysOf } from '@/core/keys-of';
+import { COMPONENT_COUNT, COMPONENT_INDEX, type Composition } from '@/core/matter/components';
 import { DEFAULT_PROCESS, type ThermalHistory } from '@/core/matter/process';
 import { type Batch, prepareBatch, type State, stateAt } from '@/core/predict/state';
 
 /** A batch straight from grams of components. */
 export function exampleBatch(grams: Composition): Batch {
   const vector = new Float64Array(COMPONENT_COUNT);
-  for (const [name, amount] of Object.entries(grams)) vector[COMPONENT_INDEX[name as ComponentName]] = amount;
+  for (const name of keysOf(grams)) vector[COMPONENT_INDEX[name]] = grams[name] ?? 0;
   return prepareBatch(vector, DEFAULT_PROCESS);
 }
 

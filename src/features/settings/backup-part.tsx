@@ -3,6 +3,7 @@
 import { FileDown, FileUp } from 'lucide-react';
 import { type ChangeEvent, useEffect, useRef, useState } from 'react';
 import type { BackupTable } from '@/formats/backup-file';
+import { messageOf } from '@/formats/message-of';
 import {
   type Kept,
   listBackups,
@@ -58,7 +59,7 @@ export function BackupPart() {
     try {
       await work();
     } catch (error) {
-      setSaid({ text: (error as Error).message, bad: true });
+      setSaid({ text: messageOf(error), bad: true });
     } finally {
       setBusy(false);
     }

@@ -1,6 +1,7 @@
 'use client';
 
 import { type ReactNode, useState } from 'react';
+import { keysOf } from '@/core/keys-of';
 import { CURRENCIES, type KitchenSettings, NUMBER_LOCALES, type SettingsChange } from '@/formats/settings';
 import { celsius, centimetres, money, priceByWeight, weight } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
@@ -173,7 +174,7 @@ function TabletChoices() {
         label="Cups and spoons"
         example="wherever one is written, typed or pasted"
         value={cups}
-        options={Object.entries(CUP_WORDS) as (readonly [typeof cups, string])[]}
+        options={keysOf(CUP_WORDS).map((key) => [key, CUP_WORDS[key]] as const)}
         onChoose={setCups}
       />
       <div className="grid items-center gap-x-6 py-2 sm:grid-cols-[14rem_16rem_1fr]">

@@ -2,7 +2,7 @@ import { planBrief } from '@/core/brief/plan';
 import { compareProposals, judge, type Proposal } from '@/core/brief/proposals';
 import type { MissingPart } from '@/core/brief/starting-points';
 import { atThePour } from '@/core/formula/moment-role';
-import { resistanceCurve } from '@/core/predict/curve';
+import { curveClimates, resistanceCurve } from '@/core/predict/curve';
 import { chocolateColour } from '@/core/shine/colour';
 import type { BatchSize } from '@/core/yields/batch-size';
 import type { ScaledBatch } from '@/core/yields/scaling';
@@ -56,6 +56,7 @@ const MOST_CHANGE = 6;
 /** The curve on a card: every so many of its points. */
 const CURVE_STEP = 3;
 const RESTED_H = 24;
+const CLIMATES = curveClimates(RESTED_H);
 
 /** Of two that stand alike, what the kitchen knows comes first. */
 const ownFirst = (a: Proposal<Source>, b: Proposal<Source>) =>
@@ -64,7 +65,7 @@ const ownFirst = (a: Proposal<Source>, b: Proposal<Source>) =>
 const thinned = (values: Float64Array) => Array.from(values).filter((_, i) => i % CURVE_STEP === 0);
 
 function startOf({ of, grams, prediction, lands, chance, moved, change }: Proposal<Source>): Start {
-  const curve = resistanceCurve(prediction.batch, RESTED_H);
+  const curve = resistanceCurve(prediction.batch, CLIMATES);
   return {
     id: of.id,
     name: of.name,

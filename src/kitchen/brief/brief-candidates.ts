@@ -3,7 +3,7 @@ import { type BriefPlan, briefSize } from '@/core/brief/plan';
 import type { Candidate } from '@/core/brief/proposals';
 import { startingPoints } from '@/core/brief/starting-points';
 import { type Formula, finishedComponents } from '@/core/formula/formula';
-import { COMPONENT_INDEX } from '@/core/matter/components';
+import { partOf } from '@/core/matter/component-vector';
 import { predictFormula } from '@/core/predict/predict-formula';
 import { isFreeOf } from '@/core/swap/restrictions';
 import type { BatchSize } from '@/core/yields/batch-size';
@@ -55,7 +55,7 @@ function sizeOf(brief: Brief, formula: Formula): BatchSize {
 function thickenerOf(formula: Formula): 'chocolate' | 'starch' | 'gelatin' {
   const parts = finishedComponents(formula);
   const mass = parts.reduce((sum, grams) => sum + grams, 0);
-  const share = (name: 'starch' | 'gelatin') => (parts[COMPONENT_INDEX[name]] as number) / mass;
+  const share = (name: 'starch' | 'gelatin') => partOf(parts, name) / mass;
   return share('gelatin') > 0.002 ? 'gelatin' : share('starch') > 0.004 ? 'starch' : 'chocolate';
 }
 

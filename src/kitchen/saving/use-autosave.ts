@@ -2,6 +2,7 @@
 
 import { useEffect, useState } from 'react';
 import type { FormulaFile } from '@/formats/formula-file';
+import { messageOf } from '@/formats/message-of';
 import type { StoredFormula } from '@/formats/server-answers';
 import { keepUnsaved, letGoOfUnsaved } from './unsaved-work';
 import { useLeaving } from './use-leaving';
@@ -68,7 +69,7 @@ export function useAutosave(
       await (await versions()).addVersion(id, name, '', formula);
       then();
     } catch (error) {
-      setState({ kind: 'failed', message: (error as Error).message });
+      setState({ kind: 'failed', message: messageOf(error) });
     }
   };
 

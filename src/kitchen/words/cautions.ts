@@ -1,4 +1,5 @@
 import type { Brief } from '@/core/brief/brief';
+import { keysOf } from '@/core/keys-of';
 import type { Prediction } from '@/core/predict/predict-formula';
 import { foldWords } from '@/formats/fold-words';
 import type { PanContents } from '../pan-contents';
@@ -35,7 +36,7 @@ const HONEY_WORDS = /(^| )(honey|honig|miel|miele|bal|शहद)( |$)/;
 
 /** Which cautions hold, in the order of the table. */
 const chosen = (holds: Partial<Record<Caution, boolean>>): Caution[] =>
-  (Object.keys(CAUTION_WORDS) as Caution[]).filter((each) => holds[each]);
+  keysOf(CAUTION_WORDS).filter((each) => holds[each]);
 
 /** The cautions a pan asks for. Every row is seen, whether the larder knows it or only the formula does. */
 export function panCautions({ batch: { mixture } }: Pick<Prediction, 'batch'>, pan: PanContents): Caution[] {

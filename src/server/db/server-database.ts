@@ -1,6 +1,7 @@
 import { drizzle } from 'drizzle-orm/node-postgres';
 import { migrate } from 'drizzle-orm/node-postgres/migrator';
 import pg from 'pg';
+import { messageOf } from '@/formats/message-of';
 import { migrationsFolder } from './data-folder';
 import { DataTroubleError } from './disk';
 import type { Database } from './query-builder';
@@ -47,7 +48,7 @@ export async function openOnServer(url: string): Promise<{ readonly db: Database
     }
   } catch (error) {
     await pool.end();
-    const trouble = serverTrouble(error) ?? `The database server does not let us in: ${(error as Error).message}.`;
+    const trouble = serverTrouble(error) ?? `The database server does not let us in: ${messageOf(error)}.`;
     throw new DataTroubleError(trouble, { cause: error });
   }
   return { db: drizzle(pool, { schema, casing: 'snake_case' }), pool };

@@ -1,4 +1,5 @@
 import { eq, inArray } from 'drizzle-orm';
+import { nth } from '@/core/nth';
 import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import type { Comparison, KeptAs, LibraryFile, TAKES } from '@/formats/library-file';
@@ -40,7 +41,7 @@ export async function wholeLibrary(db: Database): Promise<LibraryFile> {
 async function pairs(db: Database, { formulas: files, kept = [] }: LibraryFile): Promise<Pair[]> {
   const here = new Map((await listFormulas(db)).map((formula) => [formula.id, formula]));
   return files.map((file, i) => {
-    const as = kept[i] as KeptAs;
+    const as = nth(kept, i);
     return { file, as, here: here.get(as.id) };
   });
 }

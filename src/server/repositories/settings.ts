@@ -1,4 +1,5 @@
 import { sql } from 'drizzle-orm';
+import { keysOf } from '@/core/keys-of';
 import {
   type KitchenSettings,
   localeOf,
@@ -16,9 +17,7 @@ export async function readSettings(db: Database): Promise<KitchenSettings> {
     const found = settingsSchema.shape[name].safeParse(kept.get(name));
     return found.success ? found.data : USUAL_SETTINGS[name];
   };
-  return settingsSchema.parse(
-    Object.fromEntries((Object.keys(USUAL_SETTINGS) as (keyof KitchenSettings)[]).map((name) => [name, read(name)])),
-  );
+  return settingsSchema.parse(Object.fromEntries(keysOf(USUAL_SETTINGS).map((name) => [name, read(name)])));
 }
 
 /** Keeps what is to be changed; all else stays, so that two tablets may change two settings at once. */

@@ -3,9 +3,11 @@
 import { Wand2 } from 'lucide-react';
 import { useState } from 'react';
 import { type FieldPath, type UseFormReturn, useForm } from 'react-hook-form';
+import { keysOf } from '@/core/keys-of';
 import { COMPONENT_NAMES, type ComponentName } from '@/core/matter/components';
-import { compositionFromLabel, type FromLabel, type LabelField } from '@/core/matter/from-label';
+import { compositionFromLabel, type FromLabel } from '@/core/matter/from-label';
 import { INGREDIENT_GROUPS, type Ingredient } from '@/formats/ingredient';
+import { messageOf } from '@/formats/message-of';
 import { RefusedError } from '@/kitchen/client/ask-server';
 import { Button } from '@/ui/button';
 import { CompositionStrip, stripAmounts } from '@/ui/composition-strip';
@@ -65,7 +67,7 @@ export function IngredientForm({
         form,
         (refused?.issues ?? []).map(({ path, message }) => ({ field: path.replace(/^ingredient\./, ''), message })),
       );
-      setFailure((error as Error).message);
+      setFailure(messageOf(error));
     }
   });
 
@@ -117,7 +119,7 @@ export function IngredientForm({
           Type what the pack says; the rest is taken from the nearest typical {watch('group')} and shown as assumed.
         </p>
         <div className="grid grid-cols-2 gap-3 sm:grid-cols-3 lg:grid-cols-5">
-          {(Object.keys(LABEL_WORDS) as LabelField[]).map((field) => (
+          {keysOf(LABEL_WORDS).map((field) => (
             <Field
               key={field}
               form={form}

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { COMPONENT_NAMES, type Composition } from '@/core/matter/components';
-import { resistanceCurve } from '@/core/predict/curve';
+import { curveClimates, resistanceCurve } from '@/core/predict/curve';
 import { predictFormula } from '@/core/predict/predict-formula';
 import { flowAt } from '@/core/predict/state';
 import { batchOf, CREAM_35, DARK_60, formulaOf, stateOf, times, together } from '../../support/kitchen';
@@ -121,8 +121,8 @@ describe('laws that hold for every batch', () => {
 });
 
 describe('the curve', () => {
-  it('runs from 65 to 2 °C, falls with warmth and widens with doubt', () => {
-    const curve = resistanceCurve(batchOf(together(DARK_60, CREAM_35)), 24);
+  it('runs from 65 to 2 °C, and is stiffer the colder it is', () => {
+    const curve = resistanceCurve(batchOf(together(DARK_60, CREAM_35)), curveClimates(24));
     expect([curve.temperatureC[0], curve.temperatureC.at(-1)]).toEqual([65, 2]);
     for (let i = 1; i < curve.temperatureC.length; i++) {
       expect(curve.resistancePa[i]).toBeGreaterThanOrEqual(curve.resistancePa[i - 1] as number);
@@ -136,7 +136,7 @@ describe('the curve', () => {
     ]);
     const prediction = predictFormula(formula);
     const atBench = prediction?.moments.find(({ moment }) => moment.name === 'bench')?.state.flow;
-    const curve = prediction && resistanceCurve(prediction.batch, 24);
+    const curve = prediction && resistanceCurve(prediction.batch, curveClimates(24));
     expect(curve?.resistancePa[45]).toBeCloseTo(atBench?.resistancePa ?? 0, 9);
     expect(curve?.temperatureC[45]).toBeCloseTo(20, 9);
   });

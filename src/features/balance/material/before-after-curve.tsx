@@ -1,7 +1,7 @@
 'use client';
 
 import { useMemo } from 'react';
-import { resistanceCurve } from '@/core/predict/curve';
+import { curveClimates, resistanceCurve } from '@/core/predict/curve';
 import { linearDoubt } from '@/core/predict/linear-doubt';
 import { chocolateColour } from '@/core/shine/colour';
 import type { Predicted } from '@/kitchen/known-pan';
@@ -9,11 +9,12 @@ import { ResistanceChart } from '@/ui/resistance-chart';
 import { firstBand } from './first-band';
 
 const RESTED_H = 24;
+const CLIMATES = curveClimates(RESTED_H);
 
 /** The curve a change would give, with the present one as a ghost. */
 export function BeforeAfterCurve({ before, after }: { before: Predicted; after: Predicted }) {
-  const was = useMemo(() => resistanceCurve(before.prediction.batch, RESTED_H), [before]);
-  const is = useMemo(() => resistanceCurve(after.prediction.batch, RESTED_H), [after]);
+  const was = useMemo(() => resistanceCurve(before.prediction.batch, CLIMATES), [before]);
+  const is = useMemo(() => resistanceCurve(after.prediction.batch, CLIMATES), [after]);
   const band = useMemo(() => firstBand(is, linearDoubt(after.formula, RESTED_H)), [is, after]);
   return (
     <div className="mb-3 overflow-hidden rounded-xl border border-rule">

@@ -2,7 +2,7 @@
 
 import { useMemo } from 'react';
 import { resistance, SLOW_STIR } from '@/core/flow/casson';
-import { resistanceCurve } from '@/core/predict/curve';
+import { curveClimates, resistanceCurve } from '@/core/predict/curve';
 import { linearDoubt } from '@/core/predict/linear-doubt';
 import type { Doubt } from '@/core/predict/monte-carlo';
 import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
@@ -109,15 +109,16 @@ export function CurveView({
   edit: (edit: Edit) => void;
 }) {
   const { prediction, formula } = predicted;
-  const curve = useMemo(() => resistanceCurve(prediction.batch, rested), [prediction, rested]);
+  const climates = useMemo(() => curveClimates(rested), [rested]);
+  const curve = useMemo(() => resistanceCurve(prediction.batch, climates), [prediction, climates]);
   const band = useMemo(
     () => doubt?.curve ?? firstBand(curve, linearDoubt(formula, rested)),
     [doubt, curve, formula, rested],
   );
-  const ghost = useMemo(() => previous && resistanceCurve(previous.batch, rested), [previous, rested]);
+  const ghost = useMemo(() => previous && resistanceCurve(previous.batch, climates), [previous, climates]);
   const others = useMemo(
-    () => compared.map((other) => ({ name: other.name, curve: resistanceCurve(other.prediction.batch, rested) })),
-    [compared, rested],
+    () => compared.map((other) => ({ name: other.name, curve: resistanceCurve(other.prediction.batch, climates) })),
+    [compared, climates],
   );
   return (
     <>

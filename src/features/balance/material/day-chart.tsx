@@ -2,6 +2,7 @@
 
 import type { ApexOptions } from 'apexcharts';
 import { useMemo } from 'react';
+import { nth } from '@/core/nth';
 import { type DayBranch, dayBranches } from '@/core/predict/day-path';
 import type { Prediction } from '@/core/predict/predict-formula';
 import { chartNonce } from '@/ui/chart-nonce';
@@ -112,7 +113,7 @@ export function DayChart({ prediction }: { prediction: Prediction }) {
     () =>
       branches.map(({ moment, hours: each, resistancePa }) => ({
         name: momentTitle(moment.name),
-        data: Array.from(each, (h, i) => ({ x: along(h), y: Math.log10(resistancePa[i] as number) })),
+        data: Array.from(each, (h, i) => ({ x: along(h), y: Math.log10(nth(resistancePa, i)) })),
       })),
     [branches],
   );

@@ -1,3 +1,4 @@
+import { nth } from '@/core/nth';
 import type { ResistanceCurve } from '@/core/predict/curve';
 import type { ChartBand } from '@/ui/resistance-chart';
 
@@ -8,7 +9,7 @@ export function firstBand(
 ): ChartBand {
   return {
     temperatureC,
-    lowPa: resistancePa.map((pa, i) => pa / reach(temperatureC[i] as number)),
-    highPa: resistancePa.map((pa, i) => pa * reach(temperatureC[i] as number)),
+    lowPa: resistancePa.map((pa, i) => pa / reach(nth(temperatureC, i))),
+    highPa: resistancePa.map((pa, i) => pa * reach(nth(temperatureC, i))),
   };
 }

@@ -26,9 +26,7 @@ export function contourPath(map: FieldMap, values: Float64Array, level: number):
   const y = (row: number) => TOP + PLOT.height - ((row - 0.5) / (map.rows - 1)) * PLOT.height;
   return shape.coordinates
     .flatMap((polygon) =>
-      polygon.map(
-        (ring) => `M${ring.map(([c, r]) => `${x(c as number).toFixed(1)} ${y(r as number).toFixed(1)}`).join('L')}Z`,
-      ),
+      polygon.map((ring) => `M${ring.map(([c = 0, r = 0]) => `${x(c).toFixed(1)} ${y(r).toFixed(1)}`).join('L')}Z`),
     )
     .join('');
 }

@@ -4,6 +4,7 @@ import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import type { MapAxis } from '@/core/balance/field-map';
 import type { Formula } from '@/core/formula/formula';
+import { messageOf } from '@/formats/message-of';
 import { StoppedError } from '@/workers/thread';
 import { drawnAhead, keepMapThread, type MapThread, ROUGH, takeMapThread } from './map-door';
 
@@ -41,7 +42,7 @@ export function useFieldMap(formula: Formula, axes: readonly [MapAxis, MapAxis])
         const found = await ask((door) => door.map(formula, axes, size, progress));
         if (wanted && found) setMap(found);
       } catch (error) {
-        if (wanted && !(error instanceof StoppedError)) setFault((error as Error).message);
+        if (wanted && !(error instanceof StoppedError)) setFault(messageOf(error));
       }
     };
     setFault(undefined);

@@ -1,3 +1,5 @@
+import { keysOf } from '@/core/keys-of';
+import { choiceOf } from '@/ui/choice-of';
 import { gramsPlain, weight } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
@@ -50,9 +52,9 @@ export function PanHead({
           aria-label="Shares shown as"
           className="h-11 w-[58px] rounded-lg border border-rule bg-field px-1"
           value={parts}
-          onChange={(event) => onParts(event.target.value as Parts)}
+          onChange={(event) => onParts(choiceOf(keysOf(PARTS_WORDS), event.target.value) ?? parts)}
         >
-          {(Object.keys(PARTS_WORDS) as Parts[]).map((each) => (
+          {keysOf(PARTS_WORDS).map((each) => (
             <option key={each} value={each}>
               {PARTS_WORDS[each]}
             </option>

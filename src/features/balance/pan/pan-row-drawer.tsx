@@ -1,7 +1,8 @@
 import { ArrowLeftRight, Blend, Minus, MoveDown, MoveUp, Plus, Trash2 } from 'lucide-react';
 import { formIn, formsOf, measureDoubt } from '@/core/matter/measures';
-import { STAGES, type Stage } from '@/formats/stages';
+import { STAGES } from '@/formats/stages';
 import { Button } from '@/ui/button';
+import { choiceOf } from '@/ui/choice-of';
 import { gramsPlain } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
@@ -129,9 +130,7 @@ function HowItGoesIn({ line, edit, pause }: PanRowProps) {
         <select
           className="h-11 w-full rounded-lg border border-rule bg-field px-2"
           value={line.stage ?? ''}
-          onChange={(event) =>
-            edit({ type: 'stage', key: line.key, stage: (event.target.value || undefined) as Stage })
-          }
+          onChange={(event) => edit({ type: 'stage', key: line.key, stage: choiceOf(STAGES, event.target.value) })}
         >
           <option value="">not said</option>
           {STAGES.map((stage) => (

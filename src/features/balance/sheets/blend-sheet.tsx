@@ -2,11 +2,13 @@
 
 import { Plus, Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { keysOf } from '@/core/keys-of';
 import { aimOf, type Blend, type BlendAim, blend } from '@/core/matter/blend';
 import { compositionVector } from '@/core/matter/components';
 import type { Ingredient } from '@/formats/ingredient';
 import type { Predicted } from '@/kitchen/known-pan';
 import { Button } from '@/ui/button';
+import { choiceOf } from '@/ui/choice-of';
 import { gramsPlain, significant, weight } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
@@ -196,9 +198,9 @@ function AimChoice({ aim, onAim }: { aim: BlendAim; onAim: (aim: BlendAim) => vo
       <select
         className="h-11 w-full rounded-lg border border-rule bg-field px-2"
         value={aim}
-        onChange={(event) => onAim(event.target.value as BlendAim)}
+        onChange={(event) => onAim(choiceOf(keysOf(AIMS), event.target.value) ?? aim)}
       >
-        {(Object.keys(AIMS) as BlendAim[]).map((each) => (
+        {keysOf(AIMS).map((each) => (
           <option key={each} value={each}>
             {AIMS[each].name}
           </option>

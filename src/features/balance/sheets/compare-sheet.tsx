@@ -2,6 +2,7 @@
 
 import { useState } from 'react';
 import type { FormulaFile } from '@/formats/formula-file';
+import { messageOf } from '@/formats/message-of';
 import { fetchFormula, listNames } from '@/kitchen/client/formulas';
 import { listVersions } from '@/kitchen/client/versions';
 import { useFetched } from '@/kitchen/use-fetched';
@@ -33,7 +34,7 @@ export function CompareSheet({
       setUnread(undefined);
       onChoose(name, (await fetchFormula(other)).file);
     } catch (error) {
-      setUnread(`“${name}”: ${(error as Error).message}`);
+      setUnread(`“${name}”: ${messageOf(error)}`);
     }
   };
   const row = (key: string, name: string, choose: () => void) => (

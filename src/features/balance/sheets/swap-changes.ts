@@ -55,7 +55,8 @@ export function swapChanges(
   const same = after.moments.find(({ moment }) => moment.name === was?.moment.name);
   const shine = was && same ? row('Shine', fixed(was.state.shine, 0), fixed(same.state.shine, 0)) : [];
   const { waterActivity, sweetness, alcoholPercentVol, costPerKg } = QUANTITY_WORDS;
-  const gates = [before, after].map((each) => each.gates.filter((gate) => gate.lands).length) as [number, number];
+  const landed = ({ gates }: Prediction) => gates.filter((gate) => gate.lands).length;
+  const gates = [landed(before), landed(after)] as const;
   const energy = [before, after].map((each) => Math.round(nutrition(each.components).energyKcal));
   return [
     ...flow,

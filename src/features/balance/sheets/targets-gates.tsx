@@ -2,6 +2,7 @@ import { Plus, Trash2 } from 'lucide-react';
 import { GATE_QUANTITIES, type GateQuantity } from '@/core/formula/gate-quantities';
 import type { FileGate } from '@/formats/formula-file';
 import { Button } from '@/ui/button';
+import { choiceOf } from '@/ui/choice-of';
 import { momentTitle } from '@/ui/cook-words';
 import { NumberField } from '@/ui/number-field';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
@@ -106,7 +107,7 @@ function GateFields({
           aria-label="Quantity"
           className="h-11 rounded-lg border border-rule bg-field px-2"
           value={gate.quantity}
-          onChange={(event) => onQuantity(event.target.value as GateQuantity)}
+          onChange={(event) => onQuantity(choiceOf(GATE_QUANTITIES, event.target.value) ?? gate.quantity)}
         >
           {GATE_QUANTITIES.map((quantity) => (
             <option key={quantity} value={quantity}>

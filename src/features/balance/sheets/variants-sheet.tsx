@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { atThePour, onceSet } from '@/core/formula/moment-role';
 import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';
+import { messageOf } from '@/formats/message-of';
 import { createFormula, fetchFormula, listVariants } from '@/kitchen/client/formulas';
 import type { Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
@@ -56,7 +57,7 @@ export function VariantsSheet({
       const child = await createFormula(readFormula({ ...fileOf(draft), name: name.trim() }), base);
       window.location.assign(`/formulas/${child}/balance`);
     } catch (error) {
-      setSaid((error as Error).message);
+      setSaid(messageOf(error));
       setBusy(false);
     }
   };

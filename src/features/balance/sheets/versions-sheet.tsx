@@ -3,6 +3,7 @@
 import { format } from 'date-fns';
 import { useState } from 'react';
 import type { FormulaFile } from '@/formats/formula-file';
+import { messageOf } from '@/formats/message-of';
 import { addVersion, listVersions, removeVersion } from '@/kitchen/client/versions';
 import type { Larder } from '@/kitchen/known-item';
 import { useFetched } from '@/kitchen/use-fetched';
@@ -42,7 +43,7 @@ export function VersionsSheet({
       setSaid(undefined);
       await again();
     } catch (error) {
-      setSaid((error as Error).message);
+      setSaid(messageOf(error));
     }
   };
   const keep = () => {

@@ -4,6 +4,7 @@ import { useRef, useState } from 'react';
 import type { BalanceGoal } from '@/core/balance/goal';
 import type { Obstacle } from '@/core/balance/obstacles';
 import type { Substitute } from '@/core/swap/swap';
+import { messageOf } from '@/formats/message-of';
 import type { Larder } from '@/kitchen/known-item';
 import { byKey, type KnownPan, knownPan } from '@/kitchen/known-pan';
 import type { Household } from '@/workers/balance.worker';
@@ -70,7 +71,7 @@ function useHeldProposal(draft: FormulaDraft) {
       const outcome = await answer();
       if (requestOf(latest.current) === requestOf(asked)) setHeld(outcome);
     } catch (error) {
-      if (!(error instanceof StoppedError)) setFault((error as Error).message);
+      if (!(error instanceof StoppedError)) setFault(messageOf(error));
     }
   };
   return {

@@ -2,9 +2,11 @@
 
 import { BALANCE_GOALS, type BalanceGoal } from '@/core/balance/goal';
 import { standingOf } from '@/core/balance/standing';
+import { nth } from '@/core/nth';
 import type { Doubt } from '@/core/predict/monte-carlo';
 import type { Prediction } from '@/core/predict/predict-formula';
 import { Button, Key } from '@/ui/button';
+import { choiceOf } from '@/ui/choice-of';
 import { STANDING_WORDS } from '@/ui/standing-words';
 import { READ_ALOUD_AFTER_MS, useSettled } from '@/ui/use-settled';
 import type { FormulaDraft } from '../draft/edit';
@@ -56,7 +58,7 @@ export function VerdictHead({
   const said = useSettled(verdictText(parts), READ_ALOUD_AFTER_MS);
   // A second tap right after the first is no wish to stop.
   const lasting = useSettled(busy, STOP_AFTER_MS) && busy;
-  const next = BALANCE_GOALS[(BALANCE_GOALS.indexOf(goal) + 1) % BALANCE_GOALS.length] as BalanceGoal;
+  const next = nth(BALANCE_GOALS, (BALANCE_GOALS.indexOf(goal) + 1) % BALANCE_GOALS.length);
   return (
     <section aria-label="Verdict" className="px-4 pt-3 pb-2">
       {/* Read aloud once the grams stand still, not with each key. */}
@@ -87,7 +89,7 @@ export function VerdictHead({
           aria-label="What the balance is after"
           className="min-h-12 max-w-[104px] rounded-lg border border-rule bg-field px-1 text-[13.5px]"
           value={goal}
-          onChange={(event) => setGoal(event.target.value as BalanceGoal)}
+          onChange={(event) => setGoal(choiceOf(BALANCE_GOALS, event.target.value) ?? goal)}
         >
           {BALANCE_GOALS.map((each) => (
             <option key={each} value={each}>

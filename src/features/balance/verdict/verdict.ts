@@ -1,4 +1,5 @@
 import type { GateReading } from '@/core/formula/gates';
+import { keysOf } from '@/core/keys-of';
 import { K } from '@/core/model-constants';
 import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
 import type { Risks } from '@/core/stability/risks';
@@ -190,9 +191,10 @@ export function riskNotes(prediction: Prediction): RiskNote[] {
   const highest = new Map<string, RiskNote>();
   for (const reading of prediction.moments) {
     const { moment, state } = reading;
-    for (const [key, risk] of Object.entries(state.risks)) {
+    for (const key of keysOf(state.risks)) {
+      const risk = state.risks[key];
       if (risk < WATCH) continue;
-      const { name, cure, reason } = RISK_WORDS[key as keyof Risks];
+      const { name, cure, reason } = RISK_WORDS[key];
       if (key === 'weeping' && moment.temperatureC >= POUR_ABOVE_C) continue;
       if ((highest.get(key)?.risk ?? 0) < risk) {
         highest.set(key, {

@@ -1,5 +1,6 @@
 import { kitchenSettings } from '@/app/kitchen-settings';
-import { CUP_SYSTEMS, type CupSystem } from '@/core/matter/measures';
+import { keysOf } from '@/core/keys-of';
+import { CUP_SYSTEMS } from '@/core/matter/measures';
 import { benchCard } from '@/features/card/bench-card';
 import { cardPdf } from '@/features/card/card-pdf';
 import { sharedDatabase } from '@/server/db/database';
@@ -17,7 +18,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     const used = formula.file.lines.map(({ ingredient }) => ingredient);
     const larder = new Map((await someIngredients(db, used)).map((each) => [each.id, each]));
     const asked = new URL(request.url).searchParams.get('cups') ?? '';
-    const cups = Object.hasOwn(CUP_SYSTEMS, asked) ? (asked as CupSystem) : 'metric';
+    const cups = keysOf(CUP_SYSTEMS).find((each) => each === asked) ?? 'metric';
     const pdf = await cardPdf(benchCard(formula.file, larder, 'grams', cups));
     return new Response(new Uint8Array(pdf), {
       headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="bench-card.pdf"' },
