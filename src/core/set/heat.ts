@@ -13,7 +13,7 @@ export interface HeatProperties {
 }
 
 /** J/kg of fat that turns solid. */
-const LATENT_HEAT = 130_000;
+export const FAT_LATENT_HEAT = 130_000;
 const REST_HOURS = 48;
 
 /**
@@ -35,7 +35,7 @@ export function heatProperties(batch: Batch): HeatProperties {
 }
 
 /** Share of the fat that is solid after two days at a temperature. */
-function restingSolidFat(batch: Batch, temperatureC: number, waterContinuous: number): number {
+export function restingSolidFat(batch: Batch, temperatureC: number, waterContinuous: number): number {
   const climate = climateAt(temperatureC, [[REST_HOURS, temperatureC]]);
   const solid = solidFat(batch.mixture, batch.melting, climate);
   return solidFatFraction(batch.mixture, solid, crystallisedAt(climate.crystalClock, waterContinuous));
@@ -54,5 +54,5 @@ export function apparentHeatCapacity(batch: Batch, fromC: number, toC: number, w
   const { mixture } = batch;
   const fat = (mixture.fatG - mixture.lecithinG) / mixture.massG;
   const solidified = restingSolidFat(batch, toC, waterContinuous) - restingSolidFat(batch, fromC, waterContinuous);
-  return heatProperties(batch).heatCapacity + (LATENT_HEAT * fat * Math.max(solidified, 0)) / Math.max(fromC - toC, 1);
+  return heatProperties(batch).heatCapacity + (FAT_LATENT_HEAT * fat * Math.max(solidified, 0)) / Math.max(fromC - toC, 1);
 }

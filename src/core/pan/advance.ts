@@ -1,0 +1,127 @@
+import { partOf } from '../matter/component-vector';
+import { COMPONENT_INDEX, type ComponentVector } from '../matter/components';
+import { starchGoal } from '../method/starch-cooking';
+import { catchingRate, wallTemperature } from './catching';
+import { warmDry } from './dry';
+import { giveWay } from './give-way';
+import { type Hob, hobHeat, microwaveHeat } from './heat-source';
+import { type LiquidReading, readLiquid } from './liquid-reading';
+import { liquidG, massG, type PanState, TOOL_MIX, type Tool } from './pan';
+import { baseArea } from './vessel';
+import { STEAM_HEAT, surfaceLoss } from './water';
+
+/** What is done to the pan while time passes. */
+export interface Doing {
+  readonly hob?: Hob | undefined;
+  /** W of the microwave it stands in */
+  readonly microwaveW?: number | undefined;
+  /** 0 left alone, 0.3 now and then, 0.6 whisked, 1 hard */
+  readonly stir: number;
+  readonly tool?: Tool | undefined;
+  /** 0 open, 1 covered */
+  readonly cover: number;
+}
+
+/** W/m²/K lost from pan and surface, over three times the base (J). */
+const LOSS = 15;
+const LOSS_AREAS = 3;
+/** Alcohol leaves with the water: its share falls with this power of the water's (F). */
+const ALCOHOL_POWER = 6;
+/** s in which starch cooks, and in which stirring brings the emulsion to what a tool can (J). */
+const STARCH_SECONDS = 42;
+const STIR_SECONDS = 20;
+/** Below this a surface stands still. */
+const STILL = 0.05;
+/** Most a step warms or cools the liquid, °C, and the most parts a second is cut into for it. */
+const MOST_STEP_C = 4;
+const MOST_PARTS = 50;
+/** Below this there is no liquid to speak of, g. */
+export const DRY_G = 0.5;
+
+/** W that come in. */
+export function heatIn(pan: PanState, { hob, microwaveW }: Doing): number {
+  return (hob ? hobHeat(hob, pan.vessel) : 0) + (microwaveW ? microwaveHeat(microwaveW, massG(pan)) : 0);
+}
+
+/** W that leave to the kitchen, steam apart. */
+export function heatLost({ vessel, temperatureC }: PanState): number {
+  return LOSS * LOSS_AREAS * baseArea(vessel) * (temperatureC - vessel.kitchenC);
+}
+
+/** Takes water out of a liquid, in place; alcohol goes with it. */
+function loseWater(liquid: ComponentVector, grams: number): { waterG: number; ethanolG: number } {
+  const water = partOf(liquid, 'water');
+  const ethanol = partOf(liquid, 'ethanol');
+  const waterG = Math.min(grams, water);
+  liquid[COMPONENT_INDEX.water] = water - waterG;
+  const left = ethanol > 0 && water > 0 ? ethanol * ((water - waterG) / water) ** ALCOHOL_POWER : ethanol;
+  liquid[COMPONENT_INDEX.ethanol] = left;
+  return { waterG, ethanolG: ethanol - left };
+}
+
+/** Reads the liquid of a pan. */
+export const readPan = (pan: PanState): LiquidReading =>
+  readLiquid(pan.liquid, pan.temperatureC, pan, pan.vessel.altitudeM);
+
+/** Comes nearer to a goal that lies above, never away from it. */
+const towards = (now: number, goal: number, share: number) => now + Math.max(goal - now, 0) * share;
+
+/**
+ * Lets a moment pass.
+ *
+ * @param pan something in it
+ * @param doing what is done meanwhile
+ * @param seconds 1 or less
+ * @param reading of its liquid, now or a little earlier
+ */
+export function advance(pan: PanState, doing: Doing, seconds: number, reading: LiquidReading): PanState {
+  if (liquidG(pan) < DRY_G) return warmDry(pan, heatIn(pan, doing) - heatLost(pan), seconds);
+  const capacity = (liquidG(pan) / 1000) * reading.heatCapacity;
+  const swing = (Math.abs(heatIn(pan, doing) - heatLost(pan)) * seconds) / capacity;
+  const parts = Math.min(Math.ceil(swing / MOST_STEP_C), MOST_PARTS);
+  if (parts <= 1) return advancePart(pan, doing, seconds, reading);
+  let next = pan;
+  for (let i = 0; i < parts; i++) next = advancePart(next, doing, seconds / parts, i === 0 ? reading : readPan(next));
+  return { ...next, seconds: pan.seconds + seconds };
+}
+
+function advancePart(pan: PanState, doing: Doing, seconds: number, reading: LiquidReading): PanState {
+  const { vessel, temperatureC } = pan;
+  const { stir, cover, tool, microwaveW } = doing;
+  const heatW = heatIn(pan, doing);
+  const evaporates = surfaceLoss(temperatureC, reading.waterActivity, vessel, cover);
+  const netJ = (heatW - heatLost(pan) - STEAM_HEAT * evaporates) * seconds;
+
+  const liquid = pan.liquid.slice();
+  const capacity = (liquidG(pan) / 1000) * reading.heatCapacity;
+  const spareJ = (meltsAtC: number) => capacity * (temperatureC - meltsAtC) + Math.max(netJ, 0);
+  const joined = giveWay(pan.lumps, liquid, { temperatureC, stir, reading }, spareJ, seconds);
+
+  const held = capacity + joined.capacity;
+  const warmed = temperatureC + (netJ - joined.heatJ) / held;
+  const boils = warmed > reading.boilsAtC && partOf(liquid, 'water') > 0;
+  const surplusG = boils ? (1000 * (warmed - reading.boilsAtC) * held) / STEAM_HEAT : 0;
+  const { waterG, ethanolG } = loseWater(liquid, 1000 * evaporates * seconds + surplusG);
+  // Boiled dry: what no water is left to carry away warms on.
+  const next = boils && partOf(liquid, 'water') > 0 ? reading.boilsAtC : warmed;
+
+  const minutes = seconds / 60;
+  const wall = microwaveW ? undefined : wallTemperature(temperatureC, heatW, reading.baseViscosityPaS, stir, vessel);
+  const hasStarch = partOf(liquid, 'starch') > 0;
+  return {
+    ...pan,
+    seconds: pan.seconds + seconds,
+    temperatureC: next,
+    hottestC: Math.max(pan.hottestC, next),
+    liquid,
+    lumps: joined.lumps,
+    cook: hasStarch
+      ? towards(pan.cook, starchGoal(next, reading.sugar), 1 - Math.exp(-seconds / STARCH_SECONDS))
+      : pan.cook,
+    mix: tool ? towards(pan.mix, TOOL_MIX[tool], 1 - Math.exp((-seconds * stir) / STIR_SECONDS)) : pan.mix,
+    catching: pan.catching + (wall === undefined ? 0 : minutes * catchingRate(wall, reading.waterContinuous)),
+    skin: stir < STILL ? pan.skin + (1000 * evaporates * seconds) / baseArea(vessel) : 0,
+    lostWaterG: pan.lostWaterG + waterG,
+    lostEthanolG: pan.lostEthanolG + ethanolG,
+  };
+}

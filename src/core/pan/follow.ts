@@ -1,0 +1,119 @@
+import { partOf } from '../matter/component-vector';
+import { advance, type Doing, DRY_G, readPan } from './advance';
+import { hottestAfterBurst, withHotSpot } from './burst';
+import type { LiquidReading } from './liquid-reading';
+import { liquidG, massG, type PanState, undissolvedG, unmeltedG } from './pan';
+
+/** When a step is over. */
+export type End =
+  | { readonly kind: 'boil' }
+  | { readonly kind: 'melted' }
+  | { readonly kind: 'dissolved' }
+  | { readonly kind: 'temperature'; readonly temperatureC: number }
+  | { readonly kind: 'seconds'; readonly seconds: number }
+  /** so much water is gone since the step began, g */
+  | { readonly kind: 'lost'; readonly grams: number }
+  /** so much of the starch has gelatinised, 0-1 */
+  | { readonly kind: 'cooked'; readonly share: number };
+
+/** A step that was followed to its end, or given up. */
+export interface Followed {
+  readonly pan: PanState;
+  /** s it took */
+  readonly seconds: number;
+  readonly reached: boolean;
+  /** °C of the hottest place after a burst */
+  readonly hottestC?: number | undefined;
+}
+
+/** How near to the boiling point it counts as boiling, °C. */
+const AT_THE_BOIL_C = 0.3;
+/** Below this nothing is left to wait for, g. */
+const LEFT_G = 0.01;
+/** s after which a step is given up. */
+export const USUAL_LIMIT_S = 7200;
+
+/** A reading of the liquid stands until the pan has moved this far. */
+const STANDS = { seconds: 5, temperatureC: 0.5, share: 0.004 };
+
+interface Read {
+  readonly reading: LiquidReading;
+  readonly of: PanState;
+  readonly massG: number;
+}
+
+const readNow = (pan: PanState): Read => ({ reading: readPan(pan), of: pan, massG: liquidG(pan) });
+
+function stillStands({ of, massG: was }: Read, pan: PanState): boolean {
+  const now = liquidG(pan);
+  return (
+    pan.seconds - of.seconds < STANDS.seconds &&
+    Math.abs(pan.temperatureC - of.temperatureC) < STANDS.temperatureC &&
+    Math.abs(now - was) < STANDS.share * was
+  );
+}
+
+/** Whether a step is over. */
+function isOver(end: End, pan: PanState, start: PanState, boilsAtC: number): boolean {
+  if (end.kind === 'boil') return partOf(pan.liquid, 'water') > 0 && pan.temperatureC >= boilsAtC - AT_THE_BOIL_C;
+  if (end.kind === 'melted') return unmeltedG(pan) <= LEFT_G;
+  if (end.kind === 'dissolved') return undissolvedG(pan) <= LEFT_G;
+  if (end.kind === 'seconds') return pan.seconds - start.seconds >= end.seconds - 1e-9;
+  if (end.kind === 'lost') return pan.lostWaterG - start.lostWaterG >= end.grams;
+  if (end.kind === 'cooked') return pan.cook >= end.share;
+  return start.temperatureC <= end.temperatureC
+    ? pan.temperatureC >= end.temperatureC
+    : pan.temperatureC <= end.temperatureC;
+}
+
+/**
+ * Follows a pan second by second until a step is over.
+ *
+ * @param start something in it
+ * @param doing what is done meanwhile
+ * @param end when it is over
+ * @param limitSeconds after which it is given up: the end is not reached
+ * @param onSecond is told of each second, for a curve
+ */
+export function follow(
+  start: PanState,
+  doing: Doing,
+  end: End,
+  limitSeconds = USUAL_LIMIT_S,
+  onSecond?: (pan: PanState) => void,
+): Followed {
+  if (!(massG(start) > 0)) return { pan: start, seconds: 0, reached: end.kind === 'seconds' && end.seconds <= 0 };
+  const isDry = () => liquidG(pan) < DRY_G;
+  let pan = start;
+  let read = isDry() ? undefined : readNow(pan);
+  const first = read;
+  const boilsAtC = () => read?.reading.boilsAtC ?? Number.POSITIVE_INFINITY;
+  const limit = start.seconds + limitSeconds;
+  let reached = isOver(end, pan, start, boilsAtC());
+  while (!reached && pan.seconds < limit - 1e-9) {
+    const left = end.kind === 'seconds' ? start.seconds + end.seconds - pan.seconds : 1;
+    const seconds = Math.min(1, left, limit - pan.seconds);
+    if (!read && !isDry()) read = readNow(pan);
+    pan = read ? advance(pan, doing, seconds, read.reading) : advance(pan, doing, seconds, NO_LIQUID);
+    if (read && !stillStands(read, pan)) read = readNow(pan);
+    onSecond?.(pan);
+    reached = isOver(end, pan, start, boilsAtC());
+  }
+  const seconds = pan.seconds - start.seconds;
+  if (!doing.microwaveW || !first) return { pan, seconds, reached };
+  const hottestC = hottestAfterBurst(start, first.reading.heatCapacity, doing.microwaveW, seconds);
+  return { pan: withHotSpot(pan, hottestC, seconds, readPan(pan)), seconds, reached, hottestC };
+}
+
+/** Of a pan that is dry: nobody asks it anything. */
+const NO_LIQUID: LiquidReading = {
+  heatCapacity: 1,
+  conductivity: 1,
+  waterActivity: 0,
+  boilsAtC: Number.POSITIVE_INFINITY,
+  baseViscosityPaS: 1,
+  serumViscosityPaS: 1,
+  waterContinuous: 0,
+  dissolvingWaterG: 0,
+  sugar: 0,
+};
