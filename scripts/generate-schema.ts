@@ -1,6 +1,8 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
-import { formulaJsonSchema } from '../src/formats/formula-json-schema';
+import { jsonSchemas } from '../src/formats/json-schemas';
 
-/** `npm run schema:generate`: writes the JSON Schema of the formula file from the schema the app itself reads with. */
+/** `npm run schema:generate`: writes the JSON Schemas of the open files from the schemas the app itself reads with. */
 mkdirSync('docs/schemas', { recursive: true });
-writeFileSync('docs/schemas/dark-pour-formula-1.schema.json', `${JSON.stringify(formulaJsonSchema(), null, 2)}\n`);
+for (const [name, schema] of Object.entries(jsonSchemas())) {
+  writeFileSync(`docs/schemas/${name}.schema.json`, `${JSON.stringify(schema, null, 2)}\n`);
+}

@@ -46,7 +46,14 @@ function check(suite, args) {
 
 function unitTests() {
   const file = path.join(reports, 'unit.json');
-  const status = runNode([program.vitest, 'run', '--coverage', '--reporter=default', '--reporter=json', `--outputFile.json=${file}`]);
+  const status = runNode([
+    program.vitest,
+    'run',
+    '--coverage',
+    '--reporter=default',
+    '--reporter=json',
+    `--outputFile.json=${file}`,
+  ]);
   const report = readReport(file);
   count('unit tests', { passed: report?.numPassedTests ?? 0, failed: report?.numFailedTests ?? 0 }, status);
 }

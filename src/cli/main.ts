@@ -3,15 +3,33 @@ import { fileURLToPath } from 'node:url';
 import { answerBalance, answerPredict } from '@/formats/answers';
 import { LARGEST_FILE_BYTES, parseFormulaText, readFormula } from '@/formats/formula-file';
 import { FormulaFileError } from '@/formats/formula-file-error';
+import type { Ingredient } from '@/formats/ingredient';
 import { parseLarderCsv } from '@/formats/larder-csv';
+import { lookUp } from '@/formats/look-up';
 import { messageOf } from '@/formats/message-of';
+import { answerPan } from '@/formats/pan-answers';
+import { readPan } from '@/formats/read-pan';
 
 const USAGE = `Usage:
   dark-pour predict FILE.json     what a formula will be like
   dark-pour balance FILE.json     the least change that brings it through its gates
-FILE.json holds one formula or a list of them (format dark-pour/formula, version 1); - reads standard input.`;
+  dark-pour pan FILE.json         a pan followed through what happens to it
+FILE.json holds one formula or a list of them (format dark-pour/formula, version 1), for pan one pan or a list
+(format dark-pour/pan, version 1); - reads standard input.`;
 
-const ANSWERS = { predict: answerPredict, balance: answerBalance };
+type Larder = ReadonlyMap<string, Ingredient>;
+
+interface Verb {
+  /** what its file holds one or many of */
+  readonly reads: string;
+  readonly answer: (value: unknown, larder: Larder) => unknown;
+}
+
+const VERBS: Readonly<Record<string, Verb>> = {
+  predict: { reads: 'formula', answer: (value, larder) => answerPredict(readFormula(value), larder) },
+  balance: { reads: 'formula', answer: (value, larder) => answerBalance(readFormula(value), larder) },
+  pan: { reads: 'pan', answer: (value, larder) => answerPan(readPan(value), larder) },
+};
 
 function readText(path: string): string {
   if (path === '-') return readFileSync(0, 'utf8');
@@ -27,20 +45,19 @@ function readText(path: string): string {
   return readFileSync(path, 'utf8');
 }
 
-function answer(command: string, path: string): unknown {
-  const respond = ANSWERS[command as keyof typeof ANSWERS];
+function answerFile({ reads, answer }: Verb, path: string): unknown {
   const larder = new Map(
     parseLarderCsv(readFileSync(fileURLToPath(new URL('../../data/starting-larder.csv', import.meta.url)), 'utf8')).map(
       (ingredient) => [ingredient.id, ingredient],
     ),
   );
   const value = parseFormulaText(readText(path));
-  if (!Array.isArray(value)) return respond(readFormula(value), larder);
+  if (!Array.isArray(value)) return answer(value, larder);
   return value.map((one, index) => {
     try {
-      return respond(readFormula(one), larder);
+      return answer(one, larder);
     } catch (error) {
-      if (error instanceof FormulaFileError) throw new FormulaFileError(`formula ${index + 1}: ${error.message}`);
+      if (error instanceof FormulaFileError) throw new FormulaFileError(`${reads} ${index + 1}: ${error.message}`);
       throw error;
     }
   });
@@ -48,12 +65,13 @@ function answer(command: string, path: string): unknown {
 
 function main(): number {
   const [command, path, ...rest] = process.argv.slice(2);
-  if (command === undefined || !Object.hasOwn(ANSWERS, command) || path === undefined || rest.length > 0) {
+  const verb = lookUp(VERBS, command ?? '');
+  if (!verb || path === undefined || rest.length > 0) {
     process.stderr.write(`${USAGE}\n`);
     return command === '--help' || command === 'help' ? 0 : 2;
   }
   try {
-    process.stdout.write(`${JSON.stringify(answer(command, path), null, 2)}\n`);
+    process.stdout.write(`${JSON.stringify(answerFile(verb, path), null, 2)}\n`);
     return 0;
   } catch (error) {
     process.stderr.write(`dark-pour: ${messageOf(error)}\n`);

@@ -79,7 +79,7 @@ const ownFields = z.object({
   vegan: z.boolean({ error: 'must be true or false' }).optional(),
 });
 
-const ownIngredientSchema = z
+export const ownIngredientSchema = z
   .preprocess(formerly('priceEurPerKg', 'pricePerKg'), ownFields)
   .transform(({ allergens, mayContain, ...own }) => {
     const read = recogniseFields({ allergens: allergens ?? null, mayContain: mayContain ?? [] });
@@ -140,7 +140,7 @@ export type FileMoment = FormulaFile['moments'][number];
 export type FileGate = FormulaFile['gates'][number];
 
 /** A place in a file as a cook can find it: `lines[2].grams`. */
-function place(path: readonly PropertyKey[]): string {
+export function placeOf(path: readonly PropertyKey[]): string {
   return path
     .map((step, i) => (typeof step === 'number' ? `[${step}]` : `${i > 0 ? '.' : ''}${String(step)}`))
     .join('');
@@ -158,7 +158,7 @@ export function readFormula(value: unknown): FormulaFile {
   const parsed = formulaFileSchema.safeParse(value);
   if (parsed.success) return parsed.data;
   const reasons = parsed.error.issues.slice(0, 5).map((issue) => {
-    const at = place(issue.path);
+    const at = placeOf(issue.path);
     return at ? `${at}: ${issue.message}` : issue.message;
   });
   throw new FormulaFileError(reasons.join('; '));

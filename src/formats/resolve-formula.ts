@@ -20,7 +20,7 @@ export interface LarderComposition {
 const vectors = new WeakMap<object, ComponentVector>();
 
 /** The vector of a composition, worked out once for each composition object. */
-function vectorOf(components: Composition): ComponentVector {
+export function vectorOf(components: Composition): ComponentVector {
   let vector = vectors.get(components);
   if (!vector) {
     vector = compositionVector(components);

@@ -5,6 +5,8 @@ import path from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { answerBalance, answerPredict } from '@/formats/answers';
 import { readFormula } from '@/formats/formula-file';
+import { answerPan } from '@/formats/pan-answers';
+import { readPan } from '@/formats/read-pan';
 import { fileOf, larder } from '../support/kitchen';
 
 const FORMULA = fileOf(
@@ -30,6 +32,17 @@ function darkPour(args: string[], input = '') {
   return { status, stdout, stderr: stderr.replace(/^npm warn.*\n/gm, '') };
 }
 
+const PAN = {
+  format: 'dark-pour/pan',
+  version: 1,
+  name: 'Saturday',
+  pan: { diameterM: 0.18, kitchenC: 24 },
+  events: [
+    { add: 'cream-35', grams: 200, temperatureC: 5 },
+    { heat: { powerW: 2000, efficiency: 0.48, level: 0.5 }, stir: 0.4, until: { boil: true } },
+  ],
+};
+
 const plain = (value: unknown) => JSON.parse(JSON.stringify(value));
 
 describe('dark-pour from the shell', () => {
@@ -43,6 +56,12 @@ describe('dark-pour from the shell', () => {
     const { status, stdout } = darkPour(['balance', '-'], JSON.stringify(FORMULA));
     expect(status).toBe(0);
     expect(JSON.parse(stdout)).toEqual(plain(answerBalance(readFormula(FORMULA), larder)));
+  });
+
+  it('follows a pan', () => {
+    const { status, stdout } = darkPour(['pan', '-'], JSON.stringify([PAN]));
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toEqual(plain([answerPan(readPan(PAN), larder)]));
   });
 
   it('answers a list with a list, in order', () => {
@@ -61,6 +80,7 @@ describe('dark-pour from the shell', () => {
       'formula 2: lines[0].ingredient: "moondust"',
     ],
     ['50 MB', ['predict', keep('huge.json', `"${'x'.repeat(50_000_000)}"`)], '', 'over 5 MB'],
+    ['a formula where a pan is meant', ['pan', file], '', 'must be "dark-pour/pan"'],
     ['no command', [], '', 'Usage'],
     ['an unknown command', ['taste', file], '', 'Usage'],
   ])('ends with code 2 and one clear line for %s', (_, args, input, words) => {

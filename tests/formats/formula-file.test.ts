@@ -6,8 +6,8 @@ import { answerBalance, answerPredict } from '@/formats/answers';
 import { formerly } from '@/formats/former-names';
 import { parseFormulaText, readFormula } from '@/formats/formula-file';
 import { FormulaFileError } from '@/formats/formula-file-error';
-import { formulaJsonSchema } from '@/formats/formula-json-schema';
 import { idFromName } from '@/formats/ingredient-id';
+import { jsonSchemas } from '@/formats/json-schemas';
 import { resolveFormula } from '@/formats/resolve-formula';
 import { momentTitle, wordsForUse } from '@/ui/cook-words';
 import { GRAMS, parseAmount } from '@/ui/parse-amount';
@@ -198,10 +198,10 @@ describe('names that a file had before', () => {
   });
 });
 
-describe('the published JSON Schema', () => {
-  it('is the one the app reads with', () => {
-    const kept = JSON.parse(readFileSync('docs/schemas/dark-pour-formula-1.schema.json', 'utf8'));
-    expect(kept, 'run npm run schema:generate').toEqual(JSON.parse(JSON.stringify(formulaJsonSchema())));
+describe('the published JSON Schemas', () => {
+  it.each(Object.entries(jsonSchemas()))('%s is the one the app reads with', (name, schema) => {
+    const kept = JSON.parse(readFileSync(`docs/schemas/${name}.schema.json`, 'utf8'));
+    expect(kept, 'run npm run schema:generate').toEqual(JSON.parse(JSON.stringify(schema)));
   });
 });
 

@@ -1,7 +1,7 @@
 import type { Gate } from '../formula/gates';
 import type { Moment } from '../formula/moments';
+import type { HOB_EFFICIENCY } from '../pan/heat-source';
 import type { Restriction } from '../swap/restrictions';
-import type { HOB_EFFICIENCY } from '../yields/boiling';
 import type { Job } from './job';
 
 /** How much it should shine, and taste. */

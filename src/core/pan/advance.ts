@@ -7,7 +7,7 @@ import { giveWay } from './give-way';
 import { type Hob, hobHeat, microwaveHeat } from './heat-source';
 import { type LiquidReading, readLiquid } from './liquid-reading';
 import { liquidG, massG, type PanState, TOOL_MIX, type Tool } from './pan';
-import { baseArea } from './vessel';
+import { baseArea, lossToKitchen } from './vessel';
 import { STEAM_HEAT, surfaceLoss } from './water';
 
 /** What is done to the pan while time passes. */
@@ -22,9 +22,6 @@ export interface Doing {
   readonly cover: number;
 }
 
-/** W/m²/K lost from pan and surface, over three times the base (J). */
-const LOSS = 15;
-const LOSS_AREAS = 3;
 /** Alcohol leaves with the water: its share falls with this power of the water's (F). */
 const ALCOHOL_POWER = 6;
 /** s in which starch cooks, and in which stirring brings the emulsion to what a tool can (J). */
@@ -45,7 +42,7 @@ export function heatIn(pan: PanState, { hob, microwaveW }: Doing): number {
 
 /** W that leave to the kitchen, steam apart. */
 export function heatLost({ vessel, temperatureC }: PanState): number {
-  return LOSS * LOSS_AREAS * baseArea(vessel) * (temperatureC - vessel.kitchenC);
+  return lossToKitchen(temperatureC, vessel);
 }
 
 /** Takes water out of a liquid, in place; alcohol goes with it. */
@@ -89,7 +86,8 @@ function advancePart(pan: PanState, doing: Doing, seconds: number, reading: Liqu
   const { vessel, temperatureC } = pan;
   const { stir, cover, tool, microwaveW } = doing;
   const heatW = heatIn(pan, doing);
-  const evaporates = surfaceLoss(temperatureC, reading.waterActivity, vessel, cover);
+  const most = partOf(pan.liquid, 'water') / 1000 / seconds;
+  const evaporates = Math.min(surfaceLoss(temperatureC, reading.waterActivity, vessel, cover), most);
   const netJ = (heatW - heatLost(pan) - STEAM_HEAT * evaporates) * seconds;
 
   const liquid = pan.liquid.slice();
@@ -99,11 +97,12 @@ function advancePart(pan: PanState, doing: Doing, seconds: number, reading: Liqu
 
   const held = capacity + joined.capacity;
   const warmed = temperatureC + (netJ - joined.heatJ) / held;
-  const boils = warmed > reading.boilsAtC && partOf(liquid, 'water') > 0;
-  const surplusG = boils ? (1000 * (warmed - reading.boilsAtC) * held) / STEAM_HEAT : 0;
-  const { waterG, ethanolG } = loseWater(liquid, 1000 * evaporates * seconds + surplusG);
-  // Boiled dry: what no water is left to carry away warms on.
-  const next = boils && partOf(liquid, 'water') > 0 ? reading.boilsAtC : warmed;
+  const surplusJ = Math.max(warmed - reading.boilsAtC, 0) * held;
+  const surfaceG = 1000 * evaporates * seconds;
+  const { waterG, ethanolG } = loseWater(liquid, surfaceG + (1000 * surplusJ) / STEAM_HEAT);
+  // What boils off carries the surplus away; a pan boiled dry has no more to carry it, and warms on.
+  const carriedJ = (STEAM_HEAT * Math.max(waterG - surfaceG, 0)) / 1000;
+  const next = warmed - Math.min(carriedJ, surplusJ) / held;
 
   const minutes = seconds / 60;
   const wall = microwaveW ? undefined : wallTemperature(temperatureC, heatW, reading.baseViscosityPaS, stir, vessel);

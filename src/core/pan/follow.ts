@@ -31,7 +31,7 @@ const AT_THE_BOIL_C = 0.3;
 /** Below this nothing is left to wait for, g. */
 const LEFT_G = 0.01;
 /** s after which a step is given up. */
-export const USUAL_LIMIT_S = 7200;
+const USUAL_LIMIT_S = 7200;
 
 /** A reading of the liquid stands until the pan has moved this far. */
 const STANDS = { seconds: 5, temperatureC: 0.5, share: 0.004 };

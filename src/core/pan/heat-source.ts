@@ -21,7 +21,7 @@ const BASE_LIMIT = 45_000;
  *
  * @returns W
  */
-export function hobHeat({ powerW, efficiency, level }: Hob, vessel: Vessel): number {
+export function hobHeat({ powerW, efficiency, level }: Hob, vessel: Pick<Vessel, 'diameterM'>): number {
   const supply = powerW * efficiency * level;
   const limit = BASE_LIMIT * baseArea(vessel);
   return supply > 0 ? (supply * limit) / (supply ** 4 + limit ** 4) ** (1 / 4) : 0;

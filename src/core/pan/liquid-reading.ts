@@ -10,6 +10,9 @@ import { boilingPoint } from './water';
 /** 1/s at which a film at the base is sheared. */
 const BASE_SHEAR = 50;
 
+/** The laws of the mixture end here, °C: a pan boiled dry is hotter, and is read as if it were not. */
+const HOTTEST_READ_C = 130;
+
 /** All that the pan asks of its liquid. */
 export interface LiquidReading {
   readonly heatCapacity: number;
@@ -40,7 +43,8 @@ export function readLiquid(
   altitudeM: number,
 ): LiquidReading {
   const batch = prepareBatch(liquid, { ...DEFAULT_PROCESS, cook, mix });
-  const flow = flowAt(batch, temperatureC, usualHistory(temperatureC));
+  const readC = Math.min(temperatureC, HOTTEST_READ_C);
+  const flow = flowAt(batch, readC, usualHistory(readC));
   const aw = waterActivity(batch.mixture, flow.dissolved);
   return {
     ...heatProperties(batch),

@@ -16,7 +16,7 @@ interface Fats {
 }
 
 /** Fats of 1 g that are solid in the cold, g; `hard_fat` melts as milk fat does (J). */
-export function solidFats(perGram: ComponentVector): Fats {
+function solidFats(perGram: ComponentVector): Fats {
   return {
     cocoaButter: partOf(perGram, 'cocoa_butter'),
     milkFat: partOf(perGram, 'milk_fat') + partOf(perGram, 'hard_fat'),

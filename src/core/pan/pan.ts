@@ -28,7 +28,7 @@ export interface PanState {
 }
 
 /** Emulsion of what was only poured together (J). */
-export const CARELESS_MIX = 0.3;
+const CARELESS_MIX = 0.3;
 
 /** What tools reach as an emulsion (J). */
 export const TOOL_MIX = { careless: CARELESS_MIX, spatula: 0.5, whisk: 0.6, stickBlender: 0.9 } as const;

@@ -112,10 +112,16 @@ function solveTridiagonal(lower: Float64Array, middle: Float64Array, upper: Floa
  *
  * @param still from {@link pouredBody} or another standing
  * @param material from {@link stillMaterial}
- * @param place where, and how long
+ * @param place where, and how long at most
+ * @param isOver looks at its shells each minute; when it says so, it has stood long enough
  * @see heat conduction, backward Euler (published); the number of shells is ours, within 1 % of twice as many
  */
-export function stand(still: StillBody, material: StillMaterial, place: Standing): StillBody {
+export function stand(
+  still: StillBody,
+  material: StillMaterial,
+  place: Standing,
+  isOver: (temperaturesC: Float64Array) => boolean = () => false,
+): StillBody {
   const { shape, lengthM } = still.body;
   const { area, room } = SHAPES[shape];
   const thickness = lengthM / SHELLS;
@@ -129,7 +135,7 @@ export function stand(still: StillBody, material: StillMaterial, place: Standing
   const centreHistory = [...still.centreHistory];
   const edgeHistory = [...still.edgeHistory];
   let left = place.hours * 3600;
-  while (left > 1e-6) {
+  while (left > 1e-6 && !isOver(t)) {
     const seconds = Math.min(STEP_S, left);
     left -= seconds;
     for (let i = 0; i < SHELLS; i++) {
@@ -145,7 +151,13 @@ export function stand(still: StillBody, material: StillMaterial, place: Standing
     longer(centreHistory, seconds / 3600, nth(t, 0));
     longer(edgeHistory, seconds / 3600, nth(t, SHELLS - 1));
   }
-  return { body: still.body, hours: still.hours + place.hours, temperaturesC: t, centreHistory, edgeHistory };
+  return {
+    body: still.body,
+    hours: still.hours + place.hours - left / 3600,
+    temperaturesC: t,
+    centreHistory,
+    edgeHistory,
+  };
 }
 
 /** °C of a body as a whole, by the mass of its shells. */

@@ -54,5 +54,7 @@ export function apparentHeatCapacity(batch: Batch, fromC: number, toC: number, w
   const { mixture } = batch;
   const fat = (mixture.fatG - mixture.lecithinG) / mixture.massG;
   const solidified = restingSolidFat(batch, toC, waterContinuous) - restingSolidFat(batch, fromC, waterContinuous);
-  return heatProperties(batch).heatCapacity + (FAT_LATENT_HEAT * fat * Math.max(solidified, 0)) / Math.max(fromC - toC, 1);
+  return (
+    heatProperties(batch).heatCapacity + (FAT_LATENT_HEAT * fat * Math.max(solidified, 0)) / Math.max(fromC - toC, 1)
+  );
 }

@@ -3,7 +3,10 @@ import { JOB_FACTS, type Job } from '../brief/job';
 import { BRIEF_DENSITY, type FilmJob, filmOf, type JobGate, jobGates, leavesFilm } from '../brief/job-gates';
 import { type FilmFlow, filmThickness } from '../flow/film';
 import { TENTH_SD } from '../normal';
-import { evaporationRate, HOB_EFFICIENCY } from './boiling';
+import { boilOffRate } from '../pan/boil-off';
+import { FILL_FOR_BOILING, rimMl } from '../pan/fill';
+import { HOB_EFFICIENCY } from '../pan/heat-source';
+import { USUAL_KITCHEN } from '../pan/vessel';
 import { portionGrams } from './portions';
 
 /** What one job takes of the finished batch. */
@@ -39,9 +42,6 @@ export interface BatchSize {
 
 /** Part of a hob's power a heat takes (J). */
 const LEVEL = { none: 0, simmer: 0.3, boil: 1 } as const;
-/** A pan is this much of its width high; hot cream foams, so half of it is the most (J). */
-const PAN_HEIGHT = 0.55;
-const PAN_FILL = 0.5;
 /** Doubts, standard deviations of ln (J): sizes of pieces, what boils off, what sticks. */
 const PIECE_SD = 0.06;
 const BOIL_SD = 0.25;
@@ -98,19 +98,17 @@ function extentSd(job: Job, gates: readonly JobGate[]): number {
 export function boiledOffInPan(making: Making, minutes = making.minutes): number {
   if (making.heat === 'none') return 0;
   const { powerW, hob, panCm, heat } = making;
-  const rate = evaporationRate({
-    powerW,
-    efficiency: HOB_EFFICIENCY[hob],
-    panDiameterM: panCm / 100,
-    level: LEVEL[heat],
-  });
+  const rate = boilOffRate(
+    { powerW, efficiency: HOB_EFFICIENCY[hob], level: LEVEL[heat] },
+    { ...USUAL_KITCHEN, diameterM: panCm / 100 },
+  );
   return rate * minutes;
 }
 
 /** Most a pan takes of a batch, g: half full where it boils and foams, nearly full where nothing boils. */
 export function panHolds(making: Making, densityKgM3 = BRIEF_DENSITY): number {
-  const millilitres = (Math.PI / 4) * making.panCm ** 2 * PAN_HEIGHT * making.panCm;
-  return ((making.heat === 'none' ? 1.6 : 1) * PAN_FILL * millilitres * densityKgM3) / 1000;
+  const rim = rimMl({ diameterM: making.panCm / 100 });
+  return ((making.heat === 'none' ? 1.6 : 1) * FILL_FOR_BOILING * rim * densityKgM3) / 1000;
 }
 
 /** Least part of a full pan that must be left once the water has boiled off, so that it counts as a pan of sauce. */

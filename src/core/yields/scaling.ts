@@ -2,7 +2,8 @@ import type { Making } from '../brief/brief';
 import { partOf } from '../matter/component-vector';
 import type { MixingLine } from '../matter/mixing';
 import { nth } from '../nth';
-import { bowlBody, COOLING_PLACES, coolingHours } from '../set/cooling';
+import { coolingTime } from '../pan/cooling-time';
+import { bowlBody, COOLING_PLACES } from '../set/cooling';
 import { boiledOffInPan, pansFor } from './batch-size';
 
 /** Where from and where to a batch is scaled. */
@@ -36,14 +37,14 @@ const PLAIN_WATER = 0.98;
 /** Most water that is added only to be boiled off again, as a part of the batch; past that the boil is made shorter. */
 const MOST_ADDED = 0.25;
 /** A ganache or sauce as far as its cooling goes (J, middle of the usual range). */
-const MATERIAL = { densityKgM3: 1150, heatCapacity: 2900, conductivity: 0.35 };
+const MATERIAL = { densityKgM3: 1150, conductivity: 0.35, heatCapacityAt: () => 2900 };
 const LUKEWARM = { fromC: 70, toC: 36 };
 const COOLEST_AROUND_C = 34;
 
 /** Hours in a bowl from hot to lukewarm, at its centre. */
 function lukewarmHours(massG: number, kitchenC: number): number {
-  const span = { ...LUKEWARM, aroundC: Math.min(kitchenC, COOLEST_AROUND_C) };
-  return coolingHours(bowlBody(massG, MATERIAL.densityKgM3), MATERIAL, span, COOLING_PLACES.room);
+  const place = { surface: COOLING_PLACES.room, aroundC: Math.min(kitchenC, COOLEST_AROUND_C) };
+  return coolingTime(bowlBody(massG, MATERIAL.densityKgM3), MATERIAL, place, LUKEWARM) ?? Number.POSITIVE_INFINITY;
 }
 
 /**

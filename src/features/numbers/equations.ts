@@ -5,10 +5,10 @@ import { yieldToStand } from '@/core/flow/piping';
 import { plateDiameter } from '@/core/flow/ring-spread';
 import { POLYOLS, polyolSolubility } from '@/core/matter/polyols';
 import { K } from '@/core/model-constants';
+import { boilOffRate } from '@/core/pan/boil-off';
 import { lactoseSolubility, sucroseSolubility } from '@/core/serum/dissolved';
 import { sucroseSolutionViscosity } from '@/core/serum/viscosity';
 import { COOLING_PLACES, coolingHours } from '@/core/set/cooling';
-import { evaporationRate } from '@/core/yields/boiling';
 import { celsius, significant } from '@/ui/format';
 import { exampleState } from './worked-examples';
 
@@ -243,7 +243,7 @@ export const chapters = (): readonly Chapter[] => [
         formula: 'g/min = 60 000 (q − losses)/2.26·10⁶, q limited to 45 kW/m² of base',
         source: 'heat balance; limits set by hand',
         standing: 'published form, fitted numbers',
-        example: `2 kW at 60 % into a 20 cm pan: ${n(evaporationRate({ powerW: 2000, efficiency: 0.6, panDiameterM: 0.2, level: 1 }), 2)} g a minute.`,
+        example: `2 kW at 60 % into a 20 cm pan: ${n(boilOffRate({ powerW: 2000, efficiency: 0.6, level: 1 }, { diameterM: 0.2, kitchenC: 25 }), 2)} g a minute.`,
       },
     ],
   },

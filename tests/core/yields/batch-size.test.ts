@@ -6,8 +6,9 @@ import { JOB_USES, type Job } from '@/core/brief/job';
 import { BRIEF_DENSITY, jobGates } from '@/core/brief/job-gates';
 import { briefSize, piecesFrom, planBrief } from '@/core/brief/plan';
 import { filmThickness } from '@/core/flow/film';
+import { boilOffRate } from '@/core/pan/boil-off';
+import { USUAL_KITCHEN } from '@/core/pan/vessel';
 import { batchSize, boiledOffInPan, jobFilm, panHolds } from '@/core/yields/batch-size';
-import { evaporationRate } from '@/core/yields/boiling';
 import { portionGrams } from '@/core/yields/portions';
 import { briefOf, jobOf } from '../../support/brief';
 
@@ -145,7 +146,7 @@ describe('how much', () => {
 
   it('boils off what the hob core says, pan by pan', () => {
     const making = { ...USUAL_MAKING, heat: 'boil', minutes: 5, hob: 'induction', powerW: 3500, panCm: 28 } as const;
-    const rate = evaporationRate({ powerW: 3500, efficiency: 0.85, panDiameterM: 0.28, level: 1 });
+    const rate = boilOffRate({ powerW: 3500, efficiency: 0.85, level: 1 }, { ...USUAL_KITCHEN, diameterM: 0.28 });
     expect(boiledOffInPan(making)).toBeCloseTo(5 * rate, 9);
     expect(boiledOffInPan({ ...making, heat: 'none' })).toBe(0);
     const size = sized([jobOf('tart', { count: 100 })], making);

@@ -3,7 +3,8 @@ import { describe, expect, it } from 'vitest';
 import { USUAL_MAKING } from '@/core/brief/brief';
 import { finishedComponents } from '@/core/formula/formula';
 import { COMPONENT_COUNT } from '@/core/matter/components';
-import { bowlBody, COOLING_PLACES, coolingHours } from '@/core/set/cooling';
+import { coolingTime } from '@/core/pan/cooling-time';
+import { bowlBody, COOLING_PLACES } from '@/core/set/cooling';
 import { boiledOffInPan } from '@/core/yields/batch-size';
 import { scaleBatch } from '@/core/yields/scaling';
 import { formulaOf, larder } from '../../support/kitchen';
@@ -136,14 +137,14 @@ describe('scaling with sense', () => {
   });
 
   it('counts as lukewarm what has come from 70 to 36 °C, and no kitchen as warmer than 34 °C', () => {
-    const material = { densityKgM3: 1150, heatCapacity: 2900, conductivity: 0.35 };
+    const material = { densityKgM3: 1150, conductivity: 0.35, heatCapacityAt: () => 2900 };
     const hours = (grams: number, aroundC: number) =>
-      coolingHours(bowlBody(grams, 1150), material, { fromC: 70, toC: 36, aroundC }, COOLING_PLACES.room);
+      coolingTime(bowlBody(grams, 1150), material, { surface: COOLING_PLACES.room, aroundC }, { fromC: 70, toC: 36 });
     const cooling = (kitchenC: number) =>
       scaleBatch(formulaOf(GANACHE).lines, { finishedG: 500, evaporationG: 0, wantedG: 1000 }, USUAL_MAKING, kitchenC)
         .coolingHours;
-    expect(cooling(22)[0]).toBeCloseTo(hours(500, 22), 9);
-    expect(cooling(22)[1]).toBeCloseTo(hours(1000, 22), 9);
-    expect(cooling(45)[0]).toBeCloseTo(hours(500, 34), 9);
+    expect(cooling(22)[0]).toBe(hours(500, 22));
+    expect(cooling(22)[1]).toBe(hours(1000, 22));
+    expect(cooling(45)[0]).toBe(hours(500, 34));
   });
 });
