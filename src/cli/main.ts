@@ -7,12 +7,14 @@ import type { Ingredient } from '@/formats/ingredient';
 import { parseLarderCsv } from '@/formats/larder-csv';
 import { lookUp } from '@/formats/look-up';
 import { messageOf } from '@/formats/message-of';
+import { answerMethod } from '@/formats/method-answers';
 import { answerPan } from '@/formats/pan-answers';
 import { readPan } from '@/formats/read-pan';
 
 const USAGE = `Usage:
   dark-pour predict FILE.json     what a formula will be like
   dark-pour balance FILE.json     the least change that brings it through its gates
+  dark-pour method FILE.json      the steps that make it, with their times, temperatures and states
   dark-pour pan FILE.json         a pan followed through what happens to it
 FILE.json holds one formula or a list of them (format dark-pour/formula, version 1), for pan one pan or a list
 (format dark-pour/pan, version 1); - reads standard input.`;
@@ -28,6 +30,7 @@ interface Verb {
 const VERBS: Readonly<Record<string, Verb>> = {
   predict: { reads: 'formula', answer: (value, larder) => answerPredict(readFormula(value), larder) },
   balance: { reads: 'formula', answer: (value, larder) => answerBalance(readFormula(value), larder) },
+  method: { reads: 'formula', answer: (value, larder) => answerMethod(readFormula(value), larder) },
   pan: { reads: 'pan', answer: (value, larder) => answerPan(readPan(value), larder) },
 };
 

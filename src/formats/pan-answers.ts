@@ -1,5 +1,6 @@
 import { type Addition, add } from '@/core/pan/add';
-import { type Doing, DRY_G, readPan } from '@/core/pan/advance';
+import { type Doing, readPan } from '@/core/pan/advance';
+import { DRY_G } from '@/core/pan/dry';
 import { fillOf } from '@/core/pan/fill';
 import { type End, follow } from '@/core/pan/follow';
 import { GRAIN_RADII_M, PIECE_RADII_M } from '@/core/pan/lump';

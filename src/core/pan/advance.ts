@@ -2,7 +2,7 @@ import { partOf } from '../matter/component-vector';
 import { COMPONENT_INDEX, type ComponentVector } from '../matter/components';
 import { starchGoal } from '../method/starch-cooking';
 import { catchingRate, wallTemperature } from './catching';
-import { warmDry } from './dry';
+import { DRY_G, warmDry } from './dry';
 import { giveWay } from './give-way';
 import { type Hob, hobHeat, microwaveHeat } from './heat-source';
 import { type LiquidReading, readLiquid } from './liquid-reading';
@@ -32,8 +32,6 @@ const STILL = 0.05;
 /** Most a step warms or cools the liquid, °C, and the most parts a second is cut into for it. */
 const MOST_STEP_C = 4;
 const MOST_PARTS = 50;
-/** Below this there is no liquid to speak of, g. */
-export const DRY_G = 0.5;
 
 /** W that come in. */
 export function heatIn(pan: PanState, { hob, microwaveW }: Doing): number {
@@ -72,17 +70,23 @@ const towards = (now: number, goal: number, share: number) => now + Math.max(goa
  * @param reading of its liquid, now or a little earlier
  */
 export function advance(pan: PanState, doing: Doing, seconds: number, reading: LiquidReading): PanState {
-  if (liquidG(pan) < DRY_G) return warmDry(pan, heatIn(pan, doing) - heatLost(pan), seconds);
-  const capacity = (liquidG(pan) / 1000) * reading.heatCapacity;
-  const swing = (Math.abs(heatIn(pan, doing) - heatLost(pan)) * seconds) / capacity;
+  const grams = liquidG(pan);
+  const heatW = heatIn(pan, doing);
+  if (grams < DRY_G) return warmDry(pan, heatW - heatLost(pan), seconds);
+  const capacity = (grams / 1000) * reading.heatCapacity;
+  const swing = (Math.abs(heatW - heatLost(pan)) * seconds) / capacity;
   const parts = Math.min(Math.ceil(swing / MOST_STEP_C), MOST_PARTS);
-  if (parts <= 1) return advancePart(pan, doing, seconds, reading);
+  if (parts <= 1) return advancePart(pan, doing, seconds, reading, capacity);
   let next = pan;
-  for (let i = 0; i < parts; i++) next = advancePart(next, doing, seconds / parts, i === 0 ? reading : readPan(next));
+  for (let i = 0; i < parts; i++) {
+    const now = i === 0 ? reading : readPan(next);
+    next = advancePart(next, doing, seconds / parts, now, (liquidG(next) / 1000) * now.heatCapacity);
+  }
   return { ...next, seconds: pan.seconds + seconds };
 }
 
-function advancePart(pan: PanState, doing: Doing, seconds: number, reading: LiquidReading): PanState {
+/** One part of a moment. `capacity` is that of the liquid, J/K. */
+function advancePart(pan: PanState, doing: Doing, seconds: number, reading: LiquidReading, capacity: number): PanState {
   const { vessel, temperatureC } = pan;
   const { stir, cover, tool, microwaveW } = doing;
   const heatW = heatIn(pan, doing);
@@ -91,7 +95,6 @@ function advancePart(pan: PanState, doing: Doing, seconds: number, reading: Liqu
   const netJ = (heatW - heatLost(pan) - STEAM_HEAT * evaporates) * seconds;
 
   const liquid = pan.liquid.slice();
-  const capacity = (liquidG(pan) / 1000) * reading.heatCapacity;
   const spareJ = (meltsAtC: number) => capacity * (temperatureC - meltsAtC) + Math.max(netJ, 0);
   const joined = giveWay(pan.lumps, liquid, { temperatureC, stir, reading }, spareJ, seconds);
 

@@ -3,6 +3,9 @@ import { GONE_G, type Lump } from './lump';
 import { heatCapacityOf, latentHeat, meltingPoint } from './melting';
 import type { PanState } from './pan';
 
+/** Below this there is no liquid to speak of, g. */
+export const DRY_G = 0.5;
+
 /**
  * Lets a moment pass in a pan without liquid: heat warms the lumps, then melts those that melt lowest.
  *

@@ -1,6 +1,7 @@
 import { partOf } from '../matter/component-vector';
-import { advance, type Doing, DRY_G, readPan } from './advance';
+import { advance, type Doing, readPan } from './advance';
 import { hottestAfterBurst, withHotSpot } from './burst';
+import { DRY_G } from './dry';
 import type { LiquidReading } from './liquid-reading';
 import { liquidG, massG, type PanState, undissolvedG, unmeltedG } from './pan';
 
@@ -9,7 +10,10 @@ export type End =
   | { readonly kind: 'boil' }
   | { readonly kind: 'melted' }
   | { readonly kind: 'dissolved' }
+  /** it has come there, from below or from above */
   | { readonly kind: 'temperature'; readonly temperatureC: number }
+  /** it is no warmer than that */
+  | { readonly kind: 'cooled'; readonly temperatureC: number }
   | { readonly kind: 'seconds'; readonly seconds: number }
   /** so much water is gone since the step began, g */
   | { readonly kind: 'lost'; readonly grams: number }
@@ -34,7 +38,7 @@ const LEFT_G = 0.01;
 const USUAL_LIMIT_S = 7200;
 
 /** A reading of the liquid stands until the pan has moved this far. */
-const STANDS = { seconds: 5, temperatureC: 0.5, share: 0.004 };
+const STANDS = { seconds: 6, temperatureC: 1.5, share: 0.008 };
 
 interface Read {
   readonly reading: LiquidReading;
@@ -61,6 +65,7 @@ function isOver(end: End, pan: PanState, start: PanState, boilsAtC: number): boo
   if (end.kind === 'seconds') return pan.seconds - start.seconds >= end.seconds - 1e-9;
   if (end.kind === 'lost') return pan.lostWaterG - start.lostWaterG >= end.grams;
   if (end.kind === 'cooked') return pan.cook >= end.share;
+  if (end.kind === 'cooled') return pan.temperatureC <= end.temperatureC;
   return start.temperatureC <= end.temperatureC
     ? pan.temperatureC >= end.temperatureC
     : pan.temperatureC <= end.temperatureC;

@@ -22,6 +22,8 @@ function joiningHeat({ kind, perGram, temperatureC }: Lump, liquidC: number): nu
     : meltHeat(perGram, temperatureC) + heatCapacity * (liquidC - meltingPoint(perGram));
 }
 
+const NOTHING: GivenWay = { lumps: [], heatJ: 0, capacity: 0 };
+
 /**
  * Lets pieces melt and grains dissolve for a moment: what gives way joins the liquid.
  *
@@ -38,6 +40,7 @@ export function giveWay(
   spareJ: (meltsAtC: number) => number,
   seconds: number,
 ): GivenWay {
+  if (lumps.length === 0) return NOTHING;
   const { temperatureC, stir, reading } = at;
   const water = { ...reading, waterG: reading.dissolvingWaterG, temperatureC, liquid };
   const left: Lump[] = [];

@@ -53,7 +53,11 @@ export function emptyPan(vessel: Vessel): PanState {
   };
 }
 
-const sumOf = (vector: ComponentVector) => vector.reduce((sum, grams) => sum + grams, 0);
+function sumOf(vector: ComponentVector): number {
+  let sum = 0;
+  for (let i = 0; i < vector.length; i++) sum += vector[i] ?? 0;
+  return sum;
+}
 
 /** g of the liquid alone. */
 export const liquidG = ({ liquid }: PanState) => sumOf(liquid);

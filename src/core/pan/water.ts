@@ -13,8 +13,13 @@ export const STEAM_HEAT = 2.26e6;
  * @example saturationPressure(100) // 101308
  */
 export function saturationPressure(temperatureC: number): number {
-  return 611.21 * Math.exp(((18.678 - temperatureC / 234.5) * temperatureC) / (257.14 + temperatureC));
+  return TRIPLE_PA * Math.exp(lnRise(temperatureC));
 }
+
+const TRIPLE_PA = 611.21;
+
+/** ln of the vapour pressure over that at 0 °C. */
+const lnRise = (t: number) => ((18.678 - t / 234.5) * t) / (257.14 + t);
 
 /**
  * Pressure of the air.
@@ -41,13 +46,12 @@ const LEAST_ACTIVITY = 0.02;
  * @example boilingPoint(0.85, 0) // 104.6
  */
 export function boilingPoint(waterActivity: number, altitudeM: number): number {
-  const wanted = Math.log(airPressure(altitudeM) / Math.max(waterActivity, LEAST_ACTIVITY));
+  const wanted = Math.log(airPressure(altitudeM) / (TRIPLE_PA * Math.max(waterActivity, LEAST_ACTIVITY)));
   let t = 100;
   for (let i = 0; i < STEPS; i++) {
-    const miss = Math.log(saturationPressure(t)) - wanted;
+    const miss = lnRise(t) - wanted;
     if (Math.abs(miss) < 1e-10) break;
-    const slope = (Math.log(saturationPressure(t + 0.01)) - Math.log(saturationPressure(t))) / 0.01;
-    t -= miss / slope;
+    t -= (0.01 * miss) / (lnRise(t + 0.01) - lnRise(t));
   }
   return t;
 }

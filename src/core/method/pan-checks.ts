@@ -1,0 +1,41 @@
+import { partOf } from '../matter/component-vector';
+import { readPan } from '../pan/advance';
+import { fillOf } from '../pan/fill';
+import { liquidG, massG, type PanState } from '../pan/pan';
+import type { MethodFault } from './fault';
+import type { FollowedStep } from './follow-method';
+
+/** °C (J). */
+const SETTING_C = 31;
+const NEAR_BOIL_C = 2;
+
+/** °C at which a pan boils; nothing where hardly anything liquid is in it. */
+export const boilsAt = (pan: PanState) => (liquidG(pan) > 1 ? readPan(pan).boilsAtC : undefined);
+
+/** Whether a pan is at the boil, or all but. */
+export function isAtTheBoil(pan: PanState): boolean {
+  const boilsAtC = boilsAt(pan);
+  return boilsAtC !== undefined && pan.temperatureC > boilsAtC - NEAR_BOIL_C;
+}
+
+/** Faults of the pan itself: too small, catching, an end that never comes. */
+export function panFaults({ end, reached, start, step }: FollowedStep, i: number): MethodFault[] {
+  const faults: MethodFault[] = [];
+  const fill = fillOf(start);
+  const boils = step.heat !== undefined && isAtTheBoil(end);
+  if (fill === 'overflows' || (fill === 'boilsOver' && boils)) faults.push({ kind: fill, step: i });
+  const caught = end.catching - start.catching;
+  if (caught > 1) faults.push({ kind: 'catches', step: i });
+  else if (caught > 0.3) faults.push({ kind: 'nearlyCatches', step: i });
+  const isMelt = step.end.kind === 'melted' || step.end.kind === 'dissolved' || step.end.kind === 'bursts';
+  if (!reached && !isMelt) faults.push({ kind: 'neverEnds', step: i, temperatureC: end.temperatureC });
+  return faults;
+}
+
+/** Stirring on while the fat sets breaks an emulsion; whipping does so on purpose. */
+export function settingFaults({ step, end }: FollowedStep, i: number): MethodFault[] {
+  const stirs = step.stir > 0.3 && step.kind !== 'whip' && step.adds.length === 0;
+  if (!stirs || end.temperatureC >= SETTING_C || massG(end) === 0) return [];
+  const fat = partOf(end.liquid, 'cocoa_butter') / liquidG(end);
+  return fat > 0.05 ? [{ kind: 'stirredWhileSetting', step: i, temperatureC: end.temperatureC }] : [];
+}

@@ -1,0 +1,125 @@
+import { type MethodRows, whole } from '../rows';
+import type { MethodStep } from '../step';
+import { anyHolds, type RowGroups } from './groups';
+import { blend, butterMelted, coolTo, dissolveAndBoil, finish, offTheHeat, pourOverAndStir, step } from './parts';
+
+/** °C a blender works an emulsion at, without air and without breaking it. */
+const BLEND_FROM_C = 44;
+/** °C a bowl from the microwave is brought to. */
+const BURSTS_TO_C = 40;
+const BURSTS_FOR_BUTTER_C = 46;
+/** h a whipped ganache rests in the cold. */
+const WHIP_REST_H = 12;
+/** Part of the cream that is kept cold for a whipped ganache. */
+const KEPT_COLD = 0.6;
+
+const isGanache = ({ chocolate, liquids, starch, gelatin }: RowGroups) =>
+  chocolate.length > 0 && liquids.length > 0 && starch.length === 0 && gelatin.length === 0;
+
+/** A rolling boil poured over and waited on. */
+export function pouredOver(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  if (!isGanache(groups)) return undefined;
+  const { liquids, chocolate, cocoa, oils } = groups;
+  return [
+    ...dissolveAndBoil(groups, whole(liquids)),
+    ...pourOverAndStir(whole([...chocolate, ...cocoa, ...oils])),
+    ...finish(groups, pourC),
+  ];
+}
+
+/** A gentle simmer, the chocolate melted in it off the heat. */
+export function simmered(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  if (!isGanache(groups)) return undefined;
+  const { liquids, chocolate, cocoa, oils } = groups;
+  return [
+    ...dissolveAndBoil(groups, whole([...liquids, ...cocoa]), 'medium'),
+    step('melt', 'pan', { kind: 'melted' }, { adds: whole([...chocolate, ...oils]), stir: 0.4, tool: 'spatula' }),
+    ...finish(groups, pourC, 'pan'),
+  ];
+}
+
+/** Everything in a bowl, in bursts, stirred between. */
+export function microwave(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  if (!isGanache(groups)) return undefined;
+  const { liquids, sugars, chocolate, cocoa, oils } = groups;
+  const all = whole([...liquids, ...sugars, ...chocolate, ...cocoa, ...oils]);
+  return [
+    step(
+      'bursts',
+      'bowl',
+      { kind: 'bursts', toC: groups.butter.length > 0 ? BURSTS_FOR_BUTTER_C : BURSTS_TO_C },
+      { adds: all, stir: 0.6, tool: 'whisk' },
+    ),
+    ...finish(groups, pourC),
+  ];
+}
+
+/** Poured over, then emulsified under the head of a stick blender. */
+export function stickBlender(_: MethodRows, all: RowGroups, pourC: number): MethodStep[] | undefined {
+  if (!isGanache(all)) return undefined;
+  const groups = butterMelted(all);
+  const { liquids, chocolate, cocoa, oils } = groups;
+  return [
+    ...dissolveAndBoil(groups, whole(liquids)),
+    ...pourOverAndStir(whole([...chocolate, ...cocoa, ...oils]), 'spatula'),
+    ...offTheHeat(groups),
+    coolTo(BLEND_FROM_C),
+    blend(),
+    coolTo(pourC),
+  ];
+}
+
+/** Poured over chocolate, sifted cocoa and condensed milk. */
+export function overCondensed(rows: MethodRows, all: RowGroups, pourC: number): MethodStep[] | undefined {
+  if (!isGanache(all)) return undefined;
+  const groups = butterMelted(all);
+  const condensed = rows.of('syrup').filter((row) => anyHolds(rows, [row], 'lactose', 0.05));
+  const hot = groups.liquids.filter((row) => !condensed.includes(row));
+  if (condensed.length === 0 || rows.gramsOf(hot) === 0) return undefined;
+  const { chocolate, cocoa, oils } = groups;
+  return [
+    ...dissolveAndBoil(groups, whole(hot)),
+    ...pourOverAndStir(whole([...chocolate, ...cocoa, ...condensed, ...oils])),
+    ...finish(groups, pourC),
+  ];
+}
+
+/** Fat and chocolate first, the sweetener into them, then the cream. */
+export function fatFirst(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  const { liquids, sugars, chocolate, cocoa, oils, butter } = groups;
+  if (!isGanache(groups) || sugars.length === 0 || butter.length + oils.length === 0) return undefined;
+  return [
+    step(
+      'melt',
+      'pan',
+      { kind: 'melted' },
+      { adds: whole([...butter, ...oils, ...chocolate]), heat: 'low', stir: 0.4 },
+    ),
+    step(
+      'stir',
+      'pan',
+      { kind: 'seconds', seconds: 60 },
+      { adds: whole([...sugars, ...cocoa]), stir: 0.5, tool: 'whisk' },
+    ),
+    step('warm', 'pan', { kind: 'dissolved' }, { adds: whole(liquids), heat: 'medium', stir: 0.6, tool: 'whisk' }),
+    ...finish({ ...groups, butter: [] }, pourC, 'pan'),
+  ];
+}
+
+/** Made, loosened with cold cream, rested a night, whipped. */
+export function whipped(rows: MethodRows, all: RowGroups, _pourC: number): MethodStep[] | undefined {
+  const groups = butterMelted(all);
+  const { liquids, chocolate, cocoa, oils } = groups;
+  const cream = rows.of('liquid').filter((row) => liquids.includes(row) && anyHolds(rows, [row], 'milk_fat', 0.2));
+  if (!isGanache(groups) || cream.length === 0 || rows.gramsOf(cream) < rows.gramsOf(chocolate)) return undefined;
+  const part = (share: number) => cream.map((row) => ({ row, share }));
+  const others = liquids.filter((row) => !cream.includes(row));
+  return [
+    ...dissolveAndBoil(groups, [...part(1 - KEPT_COLD), ...whole(others)]),
+    ...pourOverAndStir(whole([...chocolate, ...cocoa, ...oils])),
+    ...offTheHeat(groups),
+    step('stir', 'bowl', { kind: 'seconds', seconds: 60 }, { adds: part(KEPT_COLD), stir: 0.5, tool: 'spatula' }),
+    step('chill', 'bowl', { kind: 'stand', hours: WHIP_REST_H }, { cover: 1 }),
+    step('whip', 'bowl', { kind: 'seconds', seconds: 90 }, { stir: 0.8, tool: 'whisk' }),
+  ];
+}

@@ -1,0 +1,60 @@
+import { partOf } from '../../matter/component-vector';
+import { nth } from '../../nth';
+import type { MethodRows } from '../rows';
+
+/** The rows of a formula, by when a cook reaches for them. */
+export interface RowGroups {
+  readonly chocolate: readonly number[];
+  readonly cocoa: readonly number[];
+  /** what is brought to the boil: liquids, syrups, salt, helpers that need water */
+  readonly liquids: readonly number[];
+  /** those of them that dissolve sugar well, being thin; all of them where none is */
+  readonly thin: readonly number[];
+  readonly sugars: readonly number[];
+  /** whisked in cold at the end, unless noted otherwise */
+  readonly butter: readonly number[];
+  /** oils and nut pastes, stirred in with the chocolate */
+  readonly oils: readonly number[];
+  readonly starch: readonly number[];
+  readonly gelatin: readonly number[];
+  /** water the gelatin soaks in */
+  readonly soak: readonly number[];
+  /** off the heat: spirits, and what is noted so */
+  readonly late: readonly number[];
+}
+
+/** Sorts the rows. Each stands in one group alone. */
+export function groupsOf({ lines, hints, roles, of }: MethodRows): RowGroups {
+  const hasGelatin = of('gelatin').length > 0;
+  const isLate = (row: number) => nth(roles, row) === 'spirit' || nth(hints, row).stage === 'offHeat';
+  const soaks = (row: number) => hasGelatin && nth(roles, row) !== 'gelatin' && nth(hints, row).soaks === true;
+  const isFree = (row: number) => !isLate(row) && !soaks(row);
+  const inPan = (row: number) => nth(hints, row).stage === 'pan';
+  const fats = of('butter').filter(isFree);
+  const liquids = [...of('liquid', 'syrup', 'flavour', 'helper').filter(isFree), ...fats.filter(inPan)];
+  const thin = of('liquid').filter(isFree);
+  const all = lines.flatMap(({ grams }, row) => (grams > 0 ? [row] : []));
+  return {
+    chocolate: of('chocolate').filter(isFree),
+    cocoa: of('cocoa').filter(isFree),
+    liquids,
+    thin: thin.length > 0 ? thin : liquids,
+    sugars: of('sugar').filter(isFree),
+    butter: fats.filter((row) => !inPan(row)),
+    oils: of('oil', 'paste').filter(isFree),
+    starch: of('starch').filter(isFree),
+    gelatin: of('gelatin'),
+    soak: all.filter(soaks),
+    late: all.filter((row) => isLate(row) && !soaks(row) && nth(roles, row) !== 'gelatin'),
+  };
+}
+
+/** Whether any of some rows holds a part of something, by its share of the row. */
+export function anyHolds(
+  { lines }: MethodRows,
+  rows: readonly number[],
+  name: Parameters<typeof partOf>[1],
+  least: number,
+): boolean {
+  return rows.some((row) => partOf(nth(lines, row).perGram, name) >= least);
+}

@@ -1,0 +1,97 @@
+import { whole } from '../rows';
+import type { HeatWord, MethodStep, StepAddition, StepKind } from '../step';
+import type { RowGroups } from './groups';
+
+/** °C at which cold butter still makes body and does not oil out: it goes in from here down (J). */
+const BUTTER_FROM_C = 48;
+/** °C under which a spirit goes in, flame out. */
+const SPIRIT_FROM_C = 60;
+/** s poured chocolate is waited on before anything is stirred. */
+const WAIT_S = 120;
+/** s of stirring that make an emulsion, even when all is melted. */
+const STIR_S = 60;
+const SOAK_S = 600;
+
+type Rest = Partial<Omit<MethodStep, 'kind' | 'where' | 'end'>>;
+
+/** A step with what is usual: nothing goes in, no heat, left alone, open. */
+export function step(kind: StepKind, where: MethodStep['where'], end: MethodStep['end'], rest: Rest = {}): MethodStep {
+  return { kind, where, adds: [], stir: 0, cover: 0, ...rest, end };
+}
+
+/** Brings rows to the boil in the pan, stirred. */
+export const boil = (adds: readonly StepAddition[], heat: HeatWord = 'high'): MethodStep =>
+  step('boil', 'pan', { kind: 'boil' }, { adds, heat, stir: 0.6, tool: 'spatula' });
+
+/** Grains dissolve on a medium heat before anything boils. */
+const dissolve = (adds: readonly StepAddition[]): MethodStep =>
+  step('warm', 'pan', { kind: 'dissolved' }, { adds, heat: 'medium', stir: 0.5, tool: 'whisk' });
+
+/**
+ * Brings rows to the boil. Sugar is dissolved in the thin ones first, before anything boils away or thickens: syrups slow its grains down.
+ *
+ * @param rest of the rows, besides the sugars
+ */
+export function dissolveAndBoil(
+  { sugars, thin }: RowGroups,
+  rest: readonly StepAddition[],
+  heat: HeatWord = 'high',
+): MethodStep[] {
+  if (sugars.length === 0) return [boil(rest, heat)];
+  const first = rest.filter(({ row }) => thin.includes(row));
+  const then = rest.filter(({ row }) => !thin.includes(row));
+  return [dissolve([...first, ...whole(sugars)]), boil(then, heat)];
+}
+
+/** The hot liquid over what lies in the bowl, left to itself, then stirred from the middle outwards. */
+export function pourOverAndStir(adds: readonly StepAddition[], tool: 'whisk' | 'spatula' = 'whisk'): MethodStep[] {
+  return [
+    step('pourOver', 'bowl', { kind: 'seconds', seconds: WAIT_S }, { adds }),
+    step('stir', 'bowl', { kind: 'melted' }, { stir: 0.5, tool, leastSeconds: STIR_S }),
+  ];
+}
+
+/** Cools, stirred now and then, to a temperature. */
+export const coolTo = (temperatureC: number, where: MethodStep['where'] = 'bowl'): MethodStep =>
+  step('cool', where, { kind: 'cooled', temperatureC }, { stir: 0.2, tool: 'spatula' });
+
+/** Cold butter whisked in once it is cool enough, if there is any. */
+function coldButter({ butter }: RowGroups, where: MethodStep['where'] = 'bowl'): MethodStep[] {
+  if (butter.length === 0) return [];
+  return [
+    coolTo(BUTTER_FROM_C, where),
+    step('butter', where, { kind: 'melted' }, { adds: whole(butter), stir: 0.6, tool: 'whisk' }),
+  ];
+}
+
+/** Spirits and whatever else goes in off the heat, if there is any. */
+export function offTheHeat({ late }: RowGroups, where: MethodStep['where'] = 'bowl'): MethodStep[] {
+  if (late.length === 0) return [];
+  return [
+    coolTo(SPIRIT_FROM_C, where),
+    step('spirit', where, { kind: 'seconds', seconds: 20 }, { adds: whole(late), stir: 0.5, tool: 'spatula' }),
+  ];
+}
+
+/** The rows with the butter melted among the liquids: for ways that keep no heat to melt it later. */
+export const butterMelted = (groups: RowGroups): RowGroups => ({
+  ...groups,
+  liquids: [...groups.liquids, ...groups.butter],
+  butter: [],
+});
+
+/** What ends most ways: butter cold, spirits off the heat, then cooled to where it pours; the warmer of the two first. */
+export function finish(groups: RowGroups, pourC: number, where: MethodStep['where'] = 'bowl'): MethodStep[] {
+  return [...offTheHeat(groups, where), ...coldButter(groups, where), coolTo(pourC, where)];
+}
+
+/** Gelatin soaked beside the pan. */
+export const soak = ({ gelatin, soak: water }: RowGroups): MethodStep =>
+  step('soak', 'aside', { kind: 'seconds', seconds: SOAK_S }, { adds: whole([...gelatin, ...water]) });
+
+/** Blends without air, the head kept under. */
+export const blend = (where: MethodStep['where'] = 'bowl'): MethodStep =>
+  step('blend', where, { kind: 'seconds', seconds: 60 }, { stir: 1, tool: 'stickBlender' });
+
+export const strain = (where: MethodStep['where'] = 'bowl'): MethodStep =>
+  step('strain', where, { kind: 'seconds', seconds: 40 }, { stir: 0.3 });

@@ -1,0 +1,121 @@
+import { nth } from '../../nth';
+import { type MethodRows, whole } from '../rows';
+import type { MethodStep, StepAddition } from '../step';
+import { anyHolds, type RowGroups } from './groups';
+import { blend, boil, coolTo, dissolveAndBoil, finish, pourOverAndStir, soak, step, strain } from './parts';
+
+/** g of cold liquid a gram of starch is slaked in. */
+const SLURRY = 5;
+/** Share of the starch that must have gelatinised before it is called cooked. */
+const COOKED = 0.9;
+/** s it boils at least once the starch is in. */
+const COOK_OUT_S = 60;
+/** °C at which soaked gelatin melts in, and is not hurt. */
+const GELATIN_C = 79;
+const BLEND_C = 42;
+
+/** The cold liquid a starch is slaked in: noted, or a part of the thinnest that is boiled. */
+function slurryLiquid(rows: MethodRows, { starch, liquids }: RowGroups): StepAddition[] {
+  const noted = liquids.filter((row) => nth(rows.hints, row).slakes);
+  if (noted.length > 0) return whole(noted);
+  const wanted = SLURRY * rows.gramsOf(starch);
+  const thin = rows.of('liquid').filter((row) => liquids.includes(row) && anyHolds(rows, [row], 'water', 0.8));
+  const from = (thin.length > 0 ? thin : liquids).toSorted((a, b) => rows.gramsOf([b]) - rows.gramsOf([a]))[0];
+  return from === undefined ? [] : [{ row: from, share: Math.min(wanted / rows.gramsOf([from]), 0.9) }];
+}
+
+/** What is left of rows once a part of them is used elsewhere. */
+function without(rows: readonly number[], used: readonly StepAddition[]): StepAddition[] {
+  return rows.flatMap((row) => {
+    const share = 1 - (used.find((each) => each.row === row)?.share ?? 0);
+    return share > 1e-9 ? [{ row, share }] : [];
+  });
+}
+
+/** Boil, chocolate off the heat, boil again, slurry in, cooked out, strained. */
+export function starchSauce(rows: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  const { starch, liquids, cocoa, chocolate, oils, gelatin } = groups;
+  if (starch.length === 0 || liquids.length === 0 || gelatin.length > 0) return undefined;
+  const cold = slurryLiquid(rows, groups);
+  const melts = whole([...chocolate, ...oils]);
+  return [
+    step('soak', 'aside', { kind: 'seconds', seconds: 30 }, { adds: [...whole(starch), ...cold], stir: 0.6 }),
+    ...dissolveAndBoil(groups, [...without(liquids, cold), ...whole(cocoa)]),
+    ...(melts.length > 0
+      ? [step('melt', 'pan', { kind: 'melted' }, { adds: melts, stir: 0.6, tool: 'whisk' }), boil([], 'medium')]
+      : []),
+    step('slurry', 'pan', { kind: 'boil' }, { heat: 'medium', stir: 0.6, tool: 'whisk' }),
+    step(
+      'cookOut',
+      'pan',
+      { kind: 'cooked', share: COOKED },
+      { heat: 'medium', stir: 0.6, tool: 'whisk', leastSeconds: COOK_OUT_S },
+    ),
+    strain(),
+    ...finish(groups, pourC),
+  ];
+}
+
+/** Cocoa and sugar boiled with the milk, butter cold at the end. */
+export function cocoaSyrup(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  const { cocoa, liquids, chocolate, starch, gelatin, oils } = groups;
+  if (cocoa.length === 0 || liquids.length === 0 || starch.length > 0 || gelatin.length > 0) return undefined;
+  if (chocolate.length > 0) return undefined;
+  return [
+    ...dissolveAndBoil(groups, whole([...cocoa, ...liquids, ...oils]), 'medium'),
+    step('simmer', 'pan', { kind: 'seconds', seconds: 120 }, { heat: 'low', stir: 0.4, tool: 'whisk' }),
+    ...finish(groups, pourC, 'pan'),
+  ];
+}
+
+/** A mirror glaze: gelatin soaked, the syrup boiled, all of it melted, blended without air, sieved, tempered down. */
+export function gelatinMirror(rows: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  const { gelatin, liquids, cocoa, chocolate, oils, starch } = groups;
+  if (gelatin.length === 0 || liquids.length === 0 || starch.length > 0) return undefined;
+  // Condensed milk would catch at the boil: it waits in the bowl.
+  const condensed = rows.of('syrup').filter((row) => liquids.includes(row) && anyHolds(rows, [row], 'lactose', 0.05));
+  const over = whole([...chocolate, ...condensed, ...oils]);
+  const boiled = liquids.filter((row) => !condensed.includes(row));
+  return [
+    soak(groups),
+    ...dissolveAndBoil(groups, whole([...boiled, ...cocoa]), 'medium'),
+    coolTo(GELATIN_C, 'pan'),
+    step('gelatin', 'pan', { kind: 'seconds', seconds: 60 }, { stir: 0.4, tool: 'spatula' }),
+    ...(over.length > 0 ? pourOverAndStir(over, 'spatula') : []),
+    coolTo(BLEND_C),
+    blend(),
+    strain(),
+    ...finish(groups, pourC),
+  ];
+}
+
+/** A shine glaze: the neutral glaze warmed with the rest until it is smooth. */
+export function neutralGlaze(rows: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  const { liquids, sugars, cocoa, chocolate, oils, starch, gelatin } = groups;
+  const glaze = liquids.filter((row) => anyHolds(rows, [row], 'pectin', 0.003) || anyHolds(rows, [row], 'agar', 0.003));
+  if (glaze.length === 0 || starch.length > 0 || gelatin.length > 0) return undefined;
+  return [
+    step(
+      'warm',
+      'pan',
+      { kind: 'temperature', temperatureC: 70 },
+      {
+        adds: whole([...liquids, ...sugars, ...cocoa]),
+        heat: 'medium',
+        stir: 0.4,
+        tool: 'spatula',
+      },
+    ),
+    ...(chocolate.length + oils.length > 0 ? pourOverAndStir(whole([...chocolate, ...oils]), 'spatula') : []),
+    coolTo(BLEND_C),
+    blend(),
+    ...finish(groups, pourC),
+  ];
+}
+
+/** Warmed again from the jar in bursts, stirred between, until it pours. */
+export function reheated(rows: MethodRows, _groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  const all = rows.lines.flatMap(({ grams }, row) => (grams > 0 ? [row] : []));
+  if (all.length === 0) return undefined;
+  return [step('bursts', 'jar', { kind: 'bursts', toC: pourC }, { adds: whole(all), stir: 0.6, tool: 'spatula' })];
+}

@@ -1,0 +1,39 @@
+import { keysOf } from '../../keys-of';
+import type { MethodRows } from '../rows';
+import type { Method, MethodStep, WayId } from '../step';
+import { fatFirst, microwave, overCondensed, pouredOver, simmered, stickBlender, whipped } from './chocolate-ways';
+import { groupsOf, type RowGroups } from './groups';
+import { cocoaSyrup, gelatinMirror, neutralGlaze, reheated, starchSauce } from './sauce-ways';
+
+/** A way of working: the steps for a formula it suits; nothing where it does not. */
+type Way = (rows: MethodRows, groups: RowGroups, pourC: number) => MethodStep[] | undefined;
+
+const WAYS: Readonly<Record<WayId, Way>> = {
+  pouredOver,
+  simmered,
+  microwave,
+  starchSauce,
+  cocoaSyrup,
+  overCondensed,
+  fatFirst,
+  gelatinMirror,
+  neutralGlaze,
+  stickBlender,
+  whipped,
+  reheated,
+};
+
+/**
+ * A formula worked in one way.
+ *
+ * @param pourC °C it is poured, dipped or spread at
+ * @returns nothing where the way does not suit the formula
+ */
+export function methodBy(way: WayId, rows: MethodRows, pourC: number): Method | undefined {
+  const steps = WAYS[way](rows, groupsOf(rows), pourC);
+  return steps && { way, steps };
+}
+
+/** The ways that suit a formula. */
+export const suitingWays = (rows: MethodRows, pourC: number): WayId[] =>
+  keysOf(WAYS).filter((way) => methodBy(way, rows, pourC) !== undefined);

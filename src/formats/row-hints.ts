@@ -1,0 +1,15 @@
+import type { RowHint } from '@/core/method/rows';
+import { foldWords } from './fold-words';
+import type { FileLine } from './formula-file';
+
+/** What a note beside a row says it does: soak gelatin, slake starch. English, German, French, Spanish, Italian. */
+const SOAKS = /\b(soak|einweich|tremp|remoj|ammoll)/;
+const SLAKES = /\b(slak|slurry|anruhr|delay|disuel|stemper)/;
+
+/** What is noted beside the rows of a formula, as far as a method reads it. */
+export function rowHints(lines: readonly Pick<FileLine, 'stage' | 'form'>[]): RowHint[] {
+  return lines.map(({ stage, form }) => {
+    const note = foldWords(form ?? '');
+    return { stage, soaks: SOAKS.test(note), slakes: SLAKES.test(note) };
+  });
+}
