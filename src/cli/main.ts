@@ -7,9 +7,9 @@ import type { Ingredient } from '@/formats/ingredient';
 import { parseLarderCsv } from '@/formats/larder-csv';
 import { lookUp } from '@/formats/look-up';
 import { messageOf } from '@/formats/message-of';
-import { answerMethod } from '@/formats/method-answers';
 import { answerPan } from '@/formats/pan-answers';
 import { readPan } from '@/formats/read-pan';
+import { answerMethod } from '@/kitchen/method/method-answers';
 
 const USAGE = `Usage:
   dark-pour predict FILE.json     what a formula will be like

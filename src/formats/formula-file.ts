@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { MOST_MOMENTS } from '@/core/formula/moments';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
+import { WAY_IDS } from '@/core/method/step';
 import { allergenFields, recogniseFields } from './allergen-fields';
 import { briefSchema } from './brief';
 import { formerly } from './former-names';
@@ -90,6 +91,11 @@ export const ownIngredientSchema = z
     };
   });
 
+/** How a formula is made: the way of working that was chosen for it. */
+const methodSchema = z.object({
+  way: z.enum(WAY_IDS, { error: `must be one of ${WAY_IDS.join(', ')}` }),
+});
+
 /** Format `dark-pour/formula`, version 1: the project's open formula file. */
 export const formulaFileSchema = z
   .object({
@@ -109,6 +115,8 @@ export const formulaFileSchema = z
     yield: yieldSchema.optional(),
     /** what it must do, for how many: where its gates came from */
     brief: briefSchema.optional(),
+    /** how it is made; where it is left out, the way that suits it is proposed */
+    method: methodSchema.optional(),
   })
   .superRefine((file, context) => {
     const names = new Set<string>();

@@ -22,8 +22,20 @@ export interface Variation {
   readonly parts: { readonly [Part in (typeof PARTS)[number]]?: FormulaFile[Part] | null };
 }
 
-const PARTS = ['gates', 'moments', 'process', 'use', 'yield', 'brief', 'ingredients'] as const;
+const PARTS = ['gates', 'moments', 'process', 'use', 'yield', 'brief', 'method', 'ingredients'] as const;
 const FIELDS = ['grams', 'form', 'locked', 'minGrams', 'maxGrams', 'stage', 'tie', 'byVolume'] as const;
+
+/** What a variant never takes from its base, and what rows are known by. */
+type Own = 'format' | 'version' | 'name' | 'note' | 'tags' | 'lines';
+type Known = 'ingredient';
+/** A part of a formula or a field of a row that is missed above fails to compile here. */
+const NONE_MISSED: [
+  Exclude<keyof FormulaFile, (typeof PARTS)[number] | Own>,
+  Exclude<keyof FileLine, (typeof FIELDS)[number] | Known>,
+] extends [never, never]
+  ? true
+  : never = true;
+void NONE_MISSED;
 
 /** Names of a pan's rows, each once. */
 function rowNames(lines: readonly FileLine[]): string[] {

@@ -72,6 +72,7 @@ export const formulas = pgTable(
     ownIngredients: jsonb('own_ingredients').$type<FormulaFile['ingredients']>().notNull(),
     yieldTarget: jsonb('yield_target').$type<NonNullable<FormulaFile['yield']>>(),
     brief: jsonb().$type<NonNullable<FormulaFile['brief']>>(),
+    method: jsonb().$type<NonNullable<FormulaFile['method']>>(),
     revision: integer().notNull(),
     /** revision of the model whose figures a cook has seen of it */
     modelRevision: integer('model_revision').notNull().default(1),

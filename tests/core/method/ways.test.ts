@@ -10,7 +10,7 @@ import type { Method, MethodStep } from '@/core/method/step';
 import { methodBy, suitingWays } from '@/core/method/ways/ways';
 import { massG } from '@/core/pan/pan';
 import { resolveFormula } from '@/formats/resolve-formula';
-import { rowHints } from '@/formats/row-hints';
+import { rowHints } from '@/kitchen/method/row-hints';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import { larder } from '../../support/kitchen';
 import { perGram } from '../../support/pan';

@@ -1,6 +1,6 @@
 import type { RowHint } from '@/core/method/rows';
-import { foldWords } from './fold-words';
-import type { FileLine } from './formula-file';
+import { foldWords } from '@/formats/fold-words';
+import type { FileLine } from '@/formats/formula-file';
 
 /** What a note beside a row says it does: soak gelatin, slake starch. English, German, French, Spanish, Italian. */
 const SOAKS = /\b(soak|einweich|tremp|remoj|ammoll)/;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { readFormula } from '@/formats/formula-file';
-import { answerMethod } from '@/formats/method-answers';
-import { rowHints } from '@/formats/row-hints';
+import { answerMethod } from '@/kitchen/method/method-answers';
+import { rowHints } from '@/kitchen/method/row-hints';
 import { fileOf, larder } from '../support/kitchen';
 
 const ganache = fileOf([

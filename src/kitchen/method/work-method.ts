@@ -1,0 +1,90 @@
+import { findUse } from '@/core/balance/uses';
+import { roleOf } from '@/core/formula/moment-role';
+import type { MixingLine } from '@/core/matter/mixing';
+import { methodFaults } from '@/core/method/checks';
+import type { MethodFault } from '@/core/method/fault';
+import { type FollowedStep, followMethod } from '@/core/method/follow-method';
+import { type MethodKitchen, USUAL_METHOD_KITCHEN } from '@/core/method/kitchen';
+import { proposeWay, type WayReason } from '@/core/method/propose';
+import { type MethodRows, methodRows } from '@/core/method/rows';
+import type { WayId } from '@/core/method/step';
+import { methodBy, suitingWays } from '@/core/method/ways/ways';
+import { HOB_EFFICIENCY } from '@/core/pan/heat-source';
+import type { FormulaFile } from '@/formats/formula-file';
+import { rowHints } from './row-hints';
+
+/** °C poured at where a formula names no pour. */
+const USUAL_POUR_C = 35;
+
+/** A method worked out for a batch in a kitchen. */
+export interface WorkedMethod {
+  readonly way: WayId;
+  /** why it is proposed; nothing where it was chosen */
+  readonly why: WayReason | undefined;
+  /** all ways that suit the formula */
+  readonly ways: readonly WayId[];
+  /** what is proposed, chosen or not */
+  readonly proposed: WayId;
+  readonly pourC: number;
+  readonly rows: MethodRows;
+  readonly followed: readonly FollowedStep[];
+  readonly faults: readonly MethodFault[];
+  /** s in all */
+  readonly seconds: number;
+}
+
+/** °C a formula is poured at: its own moment of the pour, or its use's. */
+function pourOf({ moments, use }: Pick<FormulaFile, 'moments' | 'use'>): number {
+  const pours = [...moments, ...(findUse(use)?.moments ?? [])].find((moment) => roleOf(moment) === 'pour');
+  return pours?.temperatureC ?? USUAL_POUR_C;
+}
+
+/** The kitchen a formula is worked in: its brief's pan and hob where it names them. */
+export function kitchenOf({ brief }: Pick<FormulaFile, 'brief'>, kitchenC: number): MethodKitchen {
+  if (!brief) return { ...USUAL_METHOD_KITCHEN, kitchenC };
+  const { panCm, powerW, hob } = brief.making;
+  const panM = panCm / 100;
+  return {
+    ...USUAL_METHOD_KITCHEN,
+    kitchenC,
+    panM,
+    bowlM: Math.max(panM, USUAL_METHOD_KITCHEN.bowlM),
+    powerW,
+    efficiency: HOB_EFFICIENCY[hob],
+  };
+}
+
+/**
+ * Works out the method of a formula: the way chosen for it, or the one that suits it.
+ *
+ * @param lines of the formula as it is resolved, row by row as in the file
+ * @returns nothing where no way suits it
+ */
+export function workMethod(
+  file: Pick<FormulaFile, 'lines' | 'moments' | 'use' | 'process' | 'brief' | 'method'>,
+  lines: readonly MixingLine[],
+  kitchen: MethodKitchen,
+): WorkedMethod | undefined {
+  const rows = methodRows(lines, rowHints(file.lines));
+  const pourC = pourOf(file);
+  const isWhipped = file.brief?.jobs.some(({ use }) => use === 'whip') ?? false;
+  const found = proposeWay(rows, pourC, { mix: file.process.mix, isWhipped });
+  if (!found) return undefined;
+  const ways = suitingWays(rows, pourC);
+  const chosen = file.method?.way;
+  const way = chosen !== undefined && ways.includes(chosen) ? chosen : found.way;
+  const method = methodBy(way, rows, pourC);
+  if (!method) return undefined;
+  const followed = followMethod(rows, method, kitchen);
+  return {
+    way,
+    why: way === found.way ? found.why : undefined,
+    ways,
+    proposed: found.way,
+    pourC,
+    rows,
+    followed,
+    faults: methodFaults(rows, followed),
+    seconds: followed.reduce((sum, { seconds, step }) => sum + (step.where === 'aside' ? 0 : seconds), 0),
+  };
+}
