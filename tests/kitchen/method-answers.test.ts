@@ -37,16 +37,18 @@ describe('a method from the shell', () => {
       'eingeweicht: einweichen',
       'trempée',
       'slaked in cold milk',
-      'chopped',
+      'boil, then pour',
       undefined,
     ];
-    expect(rowHints(notes.map((form) => ({ form }))).map(({ soaks, slakes }) => [soaks, slakes])).toEqual([
-      [true, false],
-      [true, false],
-      [true, false],
-      [false, true],
-      [false, false],
-      [false, false],
+    expect(
+      rowHints(notes.map((form) => ({ form }))).map(({ soaks, slakes, poured }) => [soaks, slakes, poured]),
+    ).toEqual([
+      [true, false, false],
+      [true, false, false],
+      [true, false, false],
+      [false, true, false],
+      [false, false, true],
+      [false, false, false],
     ]);
   });
 });

@@ -43,7 +43,9 @@ export function proposeWay(
   const groups = groupsOf(rows);
   const liquidG = rows.gramsOf(groups.liquids);
   const chocolateG = rows.gramsOf(groups.chocolate);
-  const noted = groups.chocolate.some((row) => nth(rows.hints, row).stage === 'overChocolate');
+  const noted =
+    groups.chocolate.some((row) => nth(rows.hints, row).stage === 'overChocolate') ||
+    groups.liquids.some((row) => nth(rows.hints, row).poured === true);
   const candidates: readonly (readonly [WayId, WayReason, boolean])[] = [
     ['gelatinMirror', 'gelatinMustMelt', true],
     ['starchSauce', 'starchMustBoil', true],

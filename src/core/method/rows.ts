@@ -10,6 +10,8 @@ export interface RowHint {
   readonly soaks?: boolean | undefined;
   /** it is slaked with the starch */
   readonly slakes?: boolean | undefined;
+  /** it is boiled and poured over */
+  readonly poured?: boolean | undefined;
 }
 
 /** The rows of a formula as a method sees them. */

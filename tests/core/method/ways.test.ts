@@ -132,7 +132,8 @@ describe('the ways of working', () => {
       'Rye-caramel bar layer': 'overCondensed',
       'Chestnut entremets rosette': 'stickBlender',
       'Feast day gloss': 'pouredOver',
-      'Shop jar, molasses': 'simmered',
+      'Shop jar, molasses': 'pouredOver',
+      'Fudge sauce, no added sugar': 'pouredOver',
     });
     expect(proposals.filter(([, way]) => way === undefined)).toEqual([]);
   });

@@ -1,0 +1,178 @@
+'use client';
+
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { DEFAULT_PROCESS } from '@/core/matter/process';
+import { massG } from '@/core/pan/pan';
+import { prepareBatch } from '@/core/predict/state';
+import { chocolateColour } from '@/core/shine/colour';
+import type { FormulaFile } from '@/formats/formula-file';
+import type { Ingredient } from '@/formats/ingredient';
+import { itemOf } from '@/kitchen/known-item';
+import { keyed, knownPan } from '@/kitchen/known-pan';
+import { useKeptWay } from '@/kitchen/method/use-kept-way';
+import { kitchenOf, type WorkedMethod, workMethod } from '@/kitchen/method/work-method';
+import { STEP_WORDS } from '@/kitchen/words/method-words';
+import { Button } from '@/ui/button';
+import { Steps } from '@/ui/steps';
+import { TopBar } from '@/ui/top-bar';
+import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
+import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
+import { HandsStrip } from './hands-strip';
+import { clockOf, MethodHead } from './method-head';
+import { PanPicture } from './pan-picture';
+import { StepDetail } from './step-detail';
+import { lookOf } from './step-facts';
+import { StepsList } from './steps-list';
+import { TemperatureChart } from './temperature-chart';
+import { timedSteps } from './timed-steps';
+
+interface MethodProps {
+  readonly id: string;
+  readonly opened: { readonly revision: number; readonly file: FormulaFile };
+  readonly ingredients: readonly Ingredient[];
+}
+
+/** The method of a formula, worked out anew when the way or the kitchen changes; rows nobody knows are left out and named. */
+function useWorkedMethod({ id, opened, ingredients }: MethodProps) {
+  const { file } = opened;
+  const [kitchenC] = useKitchenTemperature();
+  const kept = useKeptWay(id, opened);
+  const pan = useMemo(() => {
+    const larder = new Map(ingredients.map((each) => [each.id, each]));
+    const whole = keyed(file);
+    const { formula, unknown } = knownPan(whole, larder);
+    const lines = file.lines.filter(({ ingredient }) => itemOf(file, larder, ingredient) !== undefined);
+    return {
+      unknown,
+      formula,
+      lines,
+      names: lines.map(({ ingredient }) => itemOf(file, larder, ingredient)?.name ?? ingredient),
+    };
+  }, [file, ingredients]);
+  const method = useMemo(
+    () =>
+      workMethod(
+        { ...file, lines: pan.lines, method: kept.way === undefined ? undefined : { way: kept.way } },
+        pan.formula.lines,
+        kitchenOf(file, kitchenC),
+      ),
+    [file, pan, kept.way, kitchenC],
+  );
+  return { kept, pan, method };
+}
+
+/** The Method: how this batch is made, step by step, worked out by the pan in time. */
+export function MethodScreen(props: MethodProps) {
+  useRefreshOnReturn();
+  const { id, opened } = props;
+  const { kept, pan, method } = useWorkedMethod(props);
+  const [chosen, setChosen] = useState(0);
+  // Tells when the page listens.
+  const [ready, setReady] = useState(false);
+  useEffect(() => setReady(true), []);
+  const place = Math.min(chosen, (method?.followed.length ?? 1) - 1);
+
+  return (
+    <div className="flex min-h-screen flex-col lg:h-screen" data-ready={ready}>
+      <TopBar
+        title={<span className="min-w-0 truncate px-2 text-[1.05rem]">{opened.file.name}</span>}
+        steps={<Steps at="method" id={id} />}
+      />
+      {kept.state.kind === 'failed' && (
+        <p role="alert" className="flex flex-wrap items-center gap-3 bg-off-wash px-4 py-2 text-off">
+          <span className="flex-1">Not kept: {kept.state.message}</span>
+          <Button onClick={kept.again}>Try again</Button>
+        </p>
+      )}
+      {pan.unknown.length > 0 && (
+        <p role="alert" className="bg-near-wash px-4 py-2">
+          Not in the larder, and left out of the method: {pan.unknown.join(', ')}.
+        </p>
+      )}
+      {method ? (
+        <main className="grid flex-1 grid-cols-1 md:grid-cols-[340px_minmax(0,1fr)] md:max-lg:grid-rows-[auto_1fr] lg:min-h-0 lg:grid-cols-[390px_minmax(0,1fr)_300px]">
+          <div className="thin-scroll border-rule border-r bg-sheet md:max-lg:row-span-2 lg:overflow-y-auto">
+            <StepsList
+              method={method}
+              names={pan.names}
+              chosen={place}
+              onWay={(way) => {
+                setChosen(0);
+                kept.choose(way === method.proposed ? undefined : way);
+              }}
+              onChoose={setChosen}
+            />
+          </div>
+          <TheLine method={method} names={pan.names} place={place} onChoose={setChosen} />
+          <div className="thin-scroll border-rule bg-sheet max-lg:border-t lg:overflow-y-auto lg:border-l">
+            <StepDetail method={method} place={place} names={pan.names} />
+          </div>
+        </main>
+      ) : (
+        <main className="flex-1 px-6 py-10">
+          <p className="max-w-prose text-mute">
+            No way of working suits what is in this pan yet: a liquid and chocolate, cocoa, starch or gelatin are what a
+            method is made around. Fill the pan on the bench first.
+          </p>
+        </main>
+      )}
+      <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-foot px-4 py-1 text-[13px]">
+        <span>Times and temperatures are worked out for this batch and kitchen; your eyes decide.</span>
+        <span className="ml-auto" role="status">
+          {kept.state.kind === 'keeping' ? 'Saving…' : kept.state.kind === 'kept' ? 'Saved' : 'Not saved yet'}
+        </span>
+      </footer>
+    </div>
+  );
+}
+
+/** The work on a line: when it pours, temperature against time, hands and waits, and what the pan looks like. */
+function TheLine({
+  method,
+  names,
+  place,
+  onChoose,
+}: {
+  method: WorkedMethod;
+  names: readonly string[];
+  place: number;
+  onChoose: (step: number) => void;
+}) {
+  const [start, setStart] = useState<number | undefined>();
+  const timed = useMemo(() => timedSteps(method.followed), [method]);
+  const mostG = Math.max(...timed.map(({ followed }) => massG(followed.end)));
+  const clock = useCallback(
+    (minutes: number) => (start === undefined ? `${Math.round(minutes)} min` : clockOf(start + minutes)),
+    [start],
+  );
+  return (
+    <div className="thin-scroll min-w-0 px-5 pt-4 pb-6 lg:overflow-y-auto">
+      <MethodHead method={method} start={start} onStart={setStart} />
+      <div className="mt-3 rounded-xl border border-rule bg-sheet pt-2 pb-3">
+        <TemperatureChart timed={timed} names={names} pourC={method.pourC} chosen={place} clock={clock} />
+        <HandsStrip timed={timed} chosen={place} />
+      </div>
+      <h2 className="mt-5 mb-2 text-[1.1rem]">What the pan looks like</h2>
+      <ul className="thin-scroll flex gap-3 overflow-x-auto rounded-xl border border-rule bg-sheet p-4">
+        {timed.map(({ followed, place: step }) => (
+          <li key={step}>
+            <button
+              type="button"
+              onClick={() => onChoose(step)}
+              aria-pressed={step === place}
+              className="w-28 rounded-lg p-2 text-center text-[13px] leading-tight hover:bg-enamel-wash/60 aria-pressed:bg-enamel-wash"
+            >
+              <PanPicture
+                look={lookOf(followed, mostG)}
+                colour={chocolateColour(prepareBatch(followed.end.liquid, DEFAULT_PROCESS).mixture)}
+                name={`The pan after step ${step + 1}`}
+              />
+              <span className="mt-1 block font-semibold">{STEP_WORDS[followed.step.kind].looks}</span>
+              <span className="text-mute">step {step + 1}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}

@@ -1,0 +1,65 @@
+import type { MethodFault } from '@/core/method/fault';
+
+/** How numbers of a fault are written: the kitchen's own units. */
+export interface FaultNumbers {
+  readonly celsius: (temperatureC: number) => string;
+  readonly weight: (grams: number) => string;
+  readonly percent: (share: number) => string;
+  readonly ratio: (value: number) => string;
+  /** name of a row */
+  readonly row: (row: number) => string;
+}
+
+/** What is wrong, as a cook would say it: with what mends it. */
+export function faultSentence(fault: MethodFault, n: FaultNumbers): string {
+  switch (fault.kind) {
+    case 'overflows':
+      return 'The pan does not hold it: take a wider one, or two.';
+    case 'boilsOver':
+      return 'More than half full, it boils over: take a wider pan.';
+    case 'undissolved':
+      return `${n.weight(fault.grams)} of sugar do not dissolve here: more thin liquid before it, or longer before it boils.`;
+    case 'unmelted':
+      return fault.togetherC === undefined
+        ? `${n.weight(fault.grams)} stay unmelted: warm it, or smaller pieces.`
+        : `${n.weight(fault.grams)} stay unmelted: together they stand at only ${n.celsius(fault.togetherC)}. Hotter liquid, smaller pieces, or more of the liquid.`;
+    case 'seizes':
+      return `So little liquid seizes the chocolate: it stiffens before it loosens. All at once, and at least ${n.weight(fault.neededG)}.`;
+    case 'chocolateTooHot':
+      return `Chocolate without liquid around it at ${n.celsius(fault.temperatureC)}: over ${n.celsius(fault.mostC)} it scorches. Off the heat first.`;
+    case 'slurryThick':
+      return `A slurry of ${n.ratio(fault.perGram)} g to the gram is a paste: at least 4 g of cold liquid to each gram of starch.`;
+    case 'slurryNotBoiling':
+      return `The pot is only at ${n.celsius(fault.temperatureC)} when the slurry goes in: bring it to the boil first.`;
+    case 'floury':
+      return `Only ${n.percent(fault.cooked)} of the starch is cooked: floury. Another minute at the boil.`;
+    case 'butterTooWarm':
+      return `At ${n.celsius(fault.temperatureC)} butter oils out: let it come below ${n.celsius(60)} first.`;
+    case 'butterTooCold':
+      return `At ${n.celsius(fault.temperatureC)} butter stays in lumps: put it in above ${n.celsius(35)}.`;
+    case 'gelatinDry':
+      return `Gelatin in ${n.ratio(fault.perGram)} times its weight of water does not swell through: five times is usual.`;
+    case 'gelatinCold':
+      return `At ${n.celsius(fault.temperatureC)} gelatin does not melt: ${n.celsius(50)} at least.`;
+    case 'gelatinHot':
+      return `At ${n.celsius(fault.temperatureC)} gelatin is weakened: let it come below ${n.celsius(80)}.`;
+    case 'gelatinBoiled':
+      return 'Gelatin is boiled here and sets weaker: boil first, then the gelatin.';
+    case 'spiritHot':
+      return `At ${n.celsius(fault.temperatureC)} the spirit loses ${n.percent(fault.lost)} of its alcohol, and its vapour can light: flame out, below ${n.celsius(70)}.`;
+    case 'blenderTemperature':
+      return `Blended at ${n.celsius(fault.temperatureC)} it takes air or parts: between ${n.celsius(32)} and ${n.celsius(45)}.`;
+    case 'stirredWhileSetting':
+      return `Stirred down to ${n.celsius(fault.temperatureC)} it grains and breaks: stop stirring at ${n.celsius(31)}.`;
+    case 'catches':
+      return 'It begins to catch at the base: turn it down, stir, or take a thicker pan.';
+    case 'nearlyCatches':
+      return 'It comes near to catching: scrape the base, turn it down.';
+    case 'neverEnds':
+      return `It never comes there: it stays at ${n.celsius(fault.temperatureC)}. More heat, less in the pan, or another end.`;
+    case 'rowInNoStep':
+      return `${n.row(fault.row)} goes in nowhere.`;
+    case 'rowTooOften':
+      return `${n.row(fault.row)} goes in more than once.`;
+  }
+}

@@ -1,0 +1,193 @@
+import type { WayReason } from '@/core/method/propose';
+import type { StepKind, WayId } from '@/core/method/step';
+
+/** What each way of working is called, and why a cook takes it. */
+export const WAY_WORDS: Readonly<Record<WayId, { readonly name: string; readonly for: string }>> = {
+  pouredOver: {
+    name: 'rolling boil, poured over, waited on',
+    for: 'The heat of the cream alone melts the chocolate: nothing scorches, and the middle is stirred smooth last.',
+  },
+  simmered: {
+    name: 'gentle simmer, chocolate melted in it',
+    for: 'One pan, and heat to spare where there is much liquid to little chocolate.',
+  },
+  microwave: {
+    name: 'bursts in the microwave',
+    for: 'One bowl and no flame; short bursts, because the middle scorches before the rest is warm.',
+  },
+  starchSauce: {
+    name: 'starch sauce, boiled and cooked out',
+    for: 'Starch thickens only once it has boiled; the chocolate goes in off the heat and is brought back to the boil.',
+  },
+  cocoaSyrup: {
+    name: 'cocoa and sugar boiled with the milk',
+    for: 'Boiling wets the cocoa through and rounds it; the butter stays cold until the end for gloss.',
+  },
+  overCondensed: {
+    name: 'poured over chocolate, cocoa and condensed milk',
+    for: 'Condensed milk catches at the boil, so that it waits in the bowl.',
+  },
+  fatFirst: {
+    name: 'fat and chocolate first, sweetener, then cream',
+    for: 'How many begin; but a sweetener finds no water in fat. Cream first, sweetener into it, is quicker and smoother.',
+  },
+  gelatinMirror: {
+    name: 'mirror glaze with gelatin',
+    for: 'Gelatin melts in well below the boil, which would weaken it; no air may be stirred in.',
+  },
+  neutralGlaze: {
+    name: 'shine glaze on neutral glaze',
+    for: 'The neutral glaze brings the shine: it is only warmed until all of it is smooth.',
+  },
+  stickBlender: {
+    name: 'poured over, then the stick blender',
+    for: 'The finest emulsion and the longest shine; the head stays under, so that no air comes in.',
+  },
+  whipped: {
+    name: 'made, rested cold, whipped',
+    for: 'A night in the cold sets the fat that the whisk then holds air with.',
+  },
+  reheated: {
+    name: 'warmed again from the jar',
+    for: 'What is made already only has to pour again: short bursts, stirred, and no hotter than it must be.',
+  },
+};
+
+/** Why a way is proposed. */
+export const REASON_WORDS: Readonly<Record<WayReason, string>> = {
+  gelatinMustMelt: 'there is gelatin in it',
+  starchMustBoil: 'its starch must boil',
+  glazeIsWarmed: 'it is built on a neutral glaze',
+  noChocolate: 'cocoa alone colours it',
+  notedSo: 'your rows say so',
+  whippedUse: 'it is to be whipped',
+  fineEmulsion: 'it is meant to be very fine',
+  condensedScorches: 'condensed milk must not boil',
+  muchLiquid: 'there is much liquid to little chocolate',
+  enoughHeat: 'the cream’s heat melts all of it',
+};
+
+/** A step: what it is called, how it looks at its end, why it is done so, and what can go wrong. */
+export interface StepWords {
+  readonly name: string;
+  readonly looks: string;
+  readonly why: string;
+  readonly wrong: string;
+}
+
+export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
+  soak: {
+    name: 'Soak or slake beside the pan',
+    looks: 'No dry lump is left',
+    why: 'Gelatin must swell before it melts, starch must be wet before it meets heat: both make lumps otherwise.',
+    wrong: 'Dry lumps stay lumps: press them through a sieve now, not later.',
+  },
+  warm: {
+    name: 'Warm until no grain is felt',
+    looks: 'Nothing grits under the spatula',
+    why: 'Grains dissolve in thin, warm liquid; once it is thick or boiling away they hardly do.',
+    wrong: 'Still gritty: a little more liquid, and wait before it boils.',
+  },
+  boil: {
+    name: 'To a rolling boil',
+    looks: 'Bubbles rise all over and do not stir down',
+    why: 'Only a full boil carries enough heat over, and it is the same every time.',
+    wrong: 'Rising to the rim: off the heat at once, then lower.',
+  },
+  simmer: {
+    name: 'Simmer',
+    looks: 'Bubbles at the rim only',
+    why: 'Cocoa swells and thickens; more would only boil water away.',
+    wrong: 'Too thick: a splash of hot water.',
+  },
+  melt: {
+    name: 'Off the heat, melt the chocolate in it',
+    looks: 'No piece knocks against the spatula',
+    why: 'What is in the pan holds heat enough; a flame would scorch it at the base.',
+    wrong: 'Pieces left: warm it gently, 20 seconds at a time.',
+  },
+  pourOver: {
+    name: 'Pour over, leave it',
+    looks: 'No lump stands out',
+    why: 'Stirring cold lumps chills the cream before their middle melts.',
+    wrong: 'Lumps left and it is lukewarm: over steam, 20 seconds at a time.',
+  },
+  wait: {
+    name: 'Wait',
+    looks: 'Still',
+    why: 'Heat goes on into the middle.',
+    wrong: 'Nothing, as long as it is covered.',
+  },
+  stir: {
+    name: 'Stir from the middle outwards',
+    looks: 'Dull at first, then it suddenly shines',
+    why: 'A small tight middle draws the rest in; stirring everywhere at once lets the fat stay apart.',
+    wrong: 'Oily at the rim: a spoon of cold cream, from the middle again.',
+  },
+  bursts: {
+    name: 'Bursts in the microwave, stirred between',
+    looks: 'Smooth and just warm',
+    why: 'The hottest place is far hotter than the rest: stirring spreads it before it scorches.',
+    wrong: 'A scorched spot: lift it out, do not stir it in.',
+  },
+  slurry: {
+    name: 'Slurry in, back to the boil',
+    looks: 'It thickens as the bubbles come back',
+    why: 'Starch swells only near the boil.',
+    wrong: 'Lumps: whisk hard now, and strain.',
+  },
+  cookOut: {
+    name: 'Cook it out',
+    looks: 'Glossy, no floury taste',
+    why: 'Half-cooked starch tastes of flour and weeps in the fridge.',
+    wrong: 'Gluey: it cannot be undone, only thinned.',
+  },
+  butter: {
+    name: 'Cold butter, whisked in',
+    looks: 'Each piece is gone before the next',
+    why: 'Cool enough, butter goes in as an emulsion: body and gloss, no oil.',
+    wrong: 'Oil on top: cool it, a spoon of cold cream, whisk from the middle.',
+  },
+  spirit: {
+    name: 'Spirit and flavour, off the heat',
+    looks: 'Taken up, no streak',
+    why: 'In the heat aroma and alcohol go; near a flame it can light.',
+    wrong: 'Thin: cool it before you judge it.',
+  },
+  gelatin: {
+    name: 'Melt the soaked gelatin in it',
+    looks: 'No string, no clear speck',
+    why: 'Well below the boil it melts at once; boiled it sets weaker.',
+    wrong: 'Specks: warm it gently and stir, far from the boil.',
+  },
+  blend: {
+    name: 'Stick blender, no air',
+    looks: 'Even and mirror-smooth',
+    why: 'Warm enough to flow, cool enough not to part; the head stays under the surface.',
+    wrong: 'Bubbles: let it stand, tap it, strain it once more.',
+  },
+  strain: {
+    name: 'Through a sieve',
+    looks: 'Nothing left on the mesh but foam',
+    why: 'Lumps and foam show on whatever it is poured over.',
+    wrong: 'It will not pass: it is too cold, warm it a little.',
+  },
+  cool: {
+    name: 'Let it cool, stirred now and then',
+    looks: 'It coats the spoon and falls slower',
+    why: 'Warm it lies thin and runs off; it thickens long before it sets.',
+    wrong: 'A skin: whisk it in while it is warm, or cover the surface.',
+  },
+  chill: {
+    name: 'Into the fridge',
+    looks: 'Set through, no shine of liquid',
+    why: 'Its fat needs hours to set, not minutes.',
+    wrong: 'Soft in the middle: it needs longer, or a flatter dish.',
+  },
+  whip: {
+    name: 'Whip',
+    looks: 'Pale, holds a soft peak',
+    why: 'Set fat holds the air; one turn too many and it grains.',
+    wrong: 'Grainy: a splash of cold cream, folded in.',
+  },
+};

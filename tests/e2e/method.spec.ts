@@ -1,0 +1,99 @@
+import { expect, expectAccessible, kept, openFormula, test } from './kitchen';
+
+const SAUCE = [
+  { ingredient: 'cream-35', grams: 240, form: 'boil, then pour' },
+  { ingredient: 'dark-couverture-60', grams: 200, form: 'chopped' },
+  { ingredient: 'butter-unsalted-82', grams: 40, form: 'cold, at the end' },
+];
+
+test('a method is worked out, step by step, and another way is chosen and kept', async ({ page, silent }) => {
+  const id = await openFormula(page, { name: 'Weir method', lines: SAUCE });
+  await page.getByRole('navigation', { name: 'Steps' }).getByRole('link', { name: 'Method' }).click();
+  const way = page.getByRole('combobox', { name: 'Way of working' });
+  await expect(way).toHaveValue('pouredOver');
+  const steps = page.getByRole('region', { name: 'Steps' }).getByRole('listitem');
+  await expect(steps.first()).toContainText('To a rolling boil');
+  await expect(steps.first()).toContainText('Whipping cream 35 %');
+  await expect(page.getByTestId('temperature-chart')).toBeVisible();
+
+  // What a step does stands beside it: the heat of all parts, why, a caution.
+  await steps.filter({ hasText: 'Pour over, leave it' }).getByRole('button').click();
+  const detail = page.getByRole('region', { name: 'This step' });
+  await expect(detail).toContainText('Together they stand at');
+  await expect(detail).toContainText('melts all of it');
+  await expect(detail).toContainText('scald');
+
+  await page.getByRole('button', { name: 'starting now' }).click();
+  const start = page.getByLabel('Start at');
+  await start.fill('14:08');
+  await expect(page.getByRole('heading', { level: 2, name: /it pours at 14:\d\d/ })).toBeVisible();
+
+  await way.selectOption('microwave');
+  await expect(steps.first()).toContainText('Bursts in the microwave');
+  await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
+  await expect.poll(async () => (await kept(page, id)).file.method).toEqual({ way: 'microwave' });
+  await page.reload();
+  await expect(way).toHaveValue('microwave');
+  // The proposed one is no choice to keep.
+  await way.selectOption('pouredOver');
+  await expect.poll(async () => (await kept(page, id)).file.method).toBeUndefined();
+  await expectAccessible(page);
+  expect(silent).toEqual([]);
+});
+
+test('keys alone go through the steps; night and an upright tablet are no trouble', async ({ page, silent }) => {
+  const id = await openFormula(page, { name: 'Weir keys', lines: SAUCE });
+  await page.setViewportSize({ width: 768, height: 1024 });
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await page.goto(`/formulas/${id}/method`);
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
+  const steps = page.getByRole('region', { name: 'Steps' }).getByRole('listitem');
+  await steps.first().getByRole('button').focus();
+  await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'This step' })).toContainText('2 · Pour over');
+  await expectAccessible(page);
+  expect(silent).toEqual([]);
+});
+
+test('says what is wrong: too little cream for the chocolate, nothing to make a method of, a row nobody knows', async ({
+  page,
+  silent,
+}) => {
+  const stiff = await openFormula(page, {
+    name: 'Weir cold',
+    lines: [
+      { ingredient: 'cream-35', grams: 40 },
+      { ingredient: 'dark-couverture-66', grams: 330 },
+    ],
+  });
+  await page.goto(`/formulas/${stiff}/method`);
+  await expect(page.getByText('▲ look').first()).toBeVisible();
+  await page.getByText('▲ look').first().click();
+  await expect(page.getByRole('region', { name: 'This step' }).getByRole('alert').first()).toContainText(
+    /unmelted|seizes/,
+  );
+
+  const water = await openFormula(page, {
+    name: 'Weir water',
+    lines: [{ ingredient: 'water', grams: 100 }],
+    gates: [],
+  });
+  await page.goto(`/formulas/${water}/method`);
+  await expect(page.getByText('No way of working suits')).toBeVisible();
+  await expectAccessible(page);
+  expect(silent).toEqual([]);
+});
+
+test('another tablet that saved meanwhile is not overwritten', async ({ page, silent }) => {
+  const id = await openFormula(page, { name: 'Weir two', lines: SAUCE });
+  await page.goto(`/formulas/${id}/method`);
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
+  const { revision, file } = await kept(page, id);
+  await page.request.put(`/api/formulas/${id}`, { data: { revision, formula: { ...file, note: 'typed there' } } });
+  await page.getByRole('combobox', { name: 'Way of working' }).selectOption('stickBlender');
+  await expect(page.getByRole('alert').filter({ hasText: 'Not kept' })).toContainText('Another tablet saved');
+  const after = await kept(page, id);
+  expect([after.file.note, after.file.method]).toEqual(['typed there', undefined]);
+  expect(silent).toEqual([]);
+});
