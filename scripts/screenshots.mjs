@@ -35,6 +35,19 @@ const PICTURES = [
   { file: 'settings', size: DESK, go: (page) => page.goto('/settings') },
   { file: 'balance', size: DESK, go: open('Millrace éclair gloss') },
   {
+    file: 'method',
+    size: DESK,
+    go: async (page) => {
+      await open('Millrace éclair gloss')(page);
+      await page.getByRole('link', { name: 'Method', exact: true }).click();
+      await page
+        .getByRole('button', { name: /Pour over, leave it/ })
+        .first()
+        .click();
+      await page.getByTestId('temperature-chart').locator('.apexcharts-series path').first().waitFor();
+    },
+  },
+  {
     file: 'swap',
     size: DESK,
     go: async (page) => {

@@ -34,12 +34,27 @@ export function findRecipe(value: unknown): FoundRecipe | undefined {
   return { name: parsed.data.name ?? 'Recipe', lines };
 }
 
+/** How a recipe is made, as schema.org tells it. */
+export interface RecipeInstructions {
+  readonly totalSeconds: number;
+  readonly tools: readonly string[];
+  readonly steps: readonly { readonly name: string; readonly text: string }[];
+}
+
+/** A duration of ISO 8601, in whole minutes. */
+function isoMinutes(seconds: number): string {
+  const minutes = Math.max(Math.round(seconds / 60), 1);
+  const hours = Math.floor(minutes / 60);
+  return `PT${hours > 0 ? `${hours}H` : ''}${minutes % 60 > 0 || hours === 0 ? `${minutes % 60}M` : ''}`;
+}
+
 /**
  * Writes a formula as a schema.org Recipe.
  *
  * @param nameOf an ingredient's name by its id
+ * @param made how it is made, where that is known
  */
-export function recipeJsonLd(file: FormulaFile, nameOf: (ingredient: string) => string) {
+export function recipeJsonLd(file: FormulaFile, nameOf: (ingredient: string) => string, made?: RecipeInstructions) {
   const total = file.lines.reduce((sum, line) => sum + line.grams, 0);
   return {
     '@context': 'https://schema.org',
@@ -52,5 +67,17 @@ export function recipeJsonLd(file: FormulaFile, nameOf: (ingredient: string) => 
       ({ ingredient, grams, form }) =>
         `${Math.round(grams * 10) / 10} g ${nameOf(ingredient)}${form ? `, ${form}` : ''}`,
     ),
+    ...(made
+      ? {
+          totalTime: isoMinutes(made.totalSeconds),
+          tool: made.tools,
+          recipeInstructions: made.steps.map(({ name, text }, i) => ({
+            '@type': 'HowToStep',
+            position: i + 1,
+            name,
+            text,
+          })),
+        }
+      : {}),
   };
 }

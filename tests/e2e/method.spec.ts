@@ -33,10 +33,18 @@ test('a method is worked out, step by step, and another way is chosen and kept',
   await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();
   await expect.poll(async () => (await kept(page, id)).file.method).toEqual({ way: 'microwave' });
   await page.reload();
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
   await expect(way).toHaveValue('microwave');
-  // The proposed one is no choice to keep.
-  await way.selectOption('pouredOver');
-  await expect.poll(async () => (await kept(page, id)).file.method).toBeUndefined();
+  // What the way does to the batch is what the bench reckons with.
+  await way.selectOption('stickBlender');
+  await expect.poll(async () => (await kept(page, id)).file.method).toEqual({ way: 'stickBlender' });
+  const { file } = await kept(page, id);
+  expect(file.process.mix).toBeGreaterThan(0.8);
+  expect(file.yield?.evaporationGrams).toBeGreaterThan(1);
+  expect(file.yield?.targetGrams).toBe(410);
+  const recipe = await (await page.request.get(`/api/formulas/${id}/file?as=recipe`)).json();
+  expect(recipe.recipeInstructions[0]).toMatchObject({ '@type': 'HowToStep', name: 'To a rolling boil' });
+  expect(recipe.tool).toContain('Stick blender');
   await expectAccessible(page);
   expect(silent).toEqual([]);
 });
@@ -44,7 +52,6 @@ test('a method is worked out, step by step, and another way is chosen and kept',
 test('keys alone go through the steps; night and an upright tablet are no trouble', async ({ page, silent }) => {
   const id = await openFormula(page, { name: 'Weir keys', lines: SAUCE });
   await page.setViewportSize({ width: 768, height: 1024 });
-  await page.emulateMedia({ colorScheme: 'dark' });
   await page.goto(`/formulas/${id}/method`);
   await expect(page.locator('[data-ready=true]')).toBeVisible();
   const steps = page.getByRole('region', { name: 'Steps' }).getByRole('listitem');
@@ -52,6 +59,9 @@ test('keys alone go through the steps; night and an upright tablet are no troubl
   await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'This step' })).toContainText('2 · Pour over');
+  await page.getByRole('button', { name: 'Dark Pour: rooms and light' }).click();
+  await page.getByRole('menuitem', { name: 'Night theme' }).click();
+  await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
   await expectAccessible(page);
   expect(silent).toEqual([]);
 });

@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
+import type { WayId } from '@/core/method/step';
 import { massG } from '@/core/pan/pan';
 import { prepareBatch } from '@/core/predict/state';
 import { chocolateColour } from '@/core/shine/colour';
@@ -10,6 +11,7 @@ import type { Ingredient } from '@/formats/ingredient';
 import { itemOf } from '@/kitchen/known-item';
 import { keyed, knownPan } from '@/kitchen/known-pan';
 import { useKeptWay } from '@/kitchen/method/use-kept-way';
+import { withMethod } from '@/kitchen/method/with-method';
 import { kitchenOf, type WorkedMethod, workMethod } from '@/kitchen/method/work-method';
 import { STEP_WORDS } from '@/kitchen/words/method-words';
 import { Button } from '@/ui/button';
@@ -36,7 +38,6 @@ interface MethodProps {
 function useWorkedMethod({ id, opened, ingredients }: MethodProps) {
   const { file } = opened;
   const [kitchenC] = useKitchenTemperature();
-  const kept = useKeptWay(id, opened);
   const pan = useMemo(() => {
     const larder = new Map(ingredients.map((each) => [each.id, each]));
     const whole = keyed(file);
@@ -49,15 +50,16 @@ function useWorkedMethod({ id, opened, ingredients }: MethodProps) {
       names: lines.map(({ ingredient }) => itemOf(file, larder, ingredient)?.name ?? ingredient),
     };
   }, [file, ingredients]);
-  const method = useMemo(
-    () =>
-      workMethod(
-        { ...file, lines: pan.lines, method: kept.way === undefined ? undefined : { way: kept.way } },
-        pan.formula.lines,
-        kitchenOf(file, kitchenC),
-      ),
-    [file, pan, kept.way, kitchenC],
+  const work = useCallback(
+    (way: WayId | undefined) =>
+      workMethod({ ...file, lines: pan.lines, method: way && { way } }, pan.formula.lines, kitchenOf(file, kitchenC)),
+    [file, pan, kitchenC],
   );
+  const kept = useKeptWay(id, opened, (way) => {
+    const worked = work(way);
+    return worked ? withMethod(file, worked) : file;
+  });
+  const method = useMemo(() => work(kept.way), [work, kept.way]);
   return { kept, pan, method };
 }
 
@@ -98,7 +100,7 @@ export function MethodScreen(props: MethodProps) {
               chosen={place}
               onWay={(way) => {
                 setChosen(0);
-                kept.choose(way === method.proposed ? undefined : way);
+                kept.choose(way);
               }}
               onChoose={setChosen}
             />

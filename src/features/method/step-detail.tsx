@@ -131,8 +131,12 @@ export function StepDetail({
       )}
       <h3 className="mt-4 font-sans font-semibold">This way</h3>
       <p>
-        {method.why ? `Proposed, since ${REASON_WORDS[method.why]}. ` : 'Chosen by you. '}
+        {method.why ? `Proposed, since ${REASON_WORDS[method.why]}. ` : 'Chosen here. '}
         {WAY_WORDS[method.way].for}
+      </p>
+      <p className="mt-1 text-mute">
+        In all {weight(Math.round(method.followed.at(-1)?.end.lostWaterG ?? 0))} of water boil off; once you choose a
+        way, the bench reckons with that, with its emulsion and its cooked starch.
       </p>
     </section>
   );

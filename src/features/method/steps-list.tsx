@@ -32,7 +32,9 @@ export function StepsList({
           <InlineChoice
             label="Way of working"
             value={method.way}
-            options={method.ways.map((way) => [way, WAY_WORDS[way].name] as const)}
+            options={method.ways.map(
+              (way) => [way, `${WAY_WORDS[way].name}${way === method.proposed ? ' · proposed' : ''}`] as const,
+            )}
             onChoose={onWay}
           />
         </p>

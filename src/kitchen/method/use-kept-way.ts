@@ -14,11 +14,16 @@ const STALE = 'Another tablet saved this formula meanwhile. Open it again, then 
 const GONE = 'This formula was deleted on another tablet.';
 
 /**
- * The way of working chosen for a formula, kept with it. What another tablet saved is never overwritten.
+ * The way of working chosen for a formula, kept with it and with what it does to the batch. What another tablet saved is never overwritten.
  *
  * @param opened as the page was given it
+ * @param made the formula as it is made by a way
  */
-export function useKeptWay(id: string, opened: { readonly revision: number; readonly file: FormulaFile }) {
+export function useKeptWay(
+  id: string,
+  opened: { readonly revision: number; readonly file: FormulaFile },
+  made: (way: WayId) => FormulaFile,
+) {
   const [way, setWay] = useState(opened.file.method?.way);
   const [state, setState] = useState<KeptWay>({ kind: 'kept' });
   const revision = useRef(opened.revision);
@@ -33,8 +38,8 @@ export function useKeptWay(id: string, opened: { readonly revision: number; read
       for (let sent: WayId | undefined | null = null; sent !== wanted.current; ) {
         sent = wanted.current;
         setState({ kind: 'keeping' });
-        const file = { ...opened.file, method: sent === undefined ? undefined : { way: sent } };
-        const answer = await noteSave(sendSave(id, revision.current, JSON.stringify(file)));
+        if (sent === undefined) break;
+        const answer = await noteSave(sendSave(id, revision.current, JSON.stringify(made(sent))));
         if (answer.kind !== 'kept') {
           const message = answer.kind === 'stale' ? STALE : answer.kind === 'gone' ? GONE : answer.message;
           setState({ kind: 'failed', message });
@@ -51,8 +56,7 @@ export function useKeptWay(id: string, opened: { readonly revision: number; read
   return {
     way,
     state,
-    /** chooses a way; nothing for the one that is proposed */
-    choose: (next: WayId | undefined) => {
+    choose: (next: WayId) => {
       setWay(next);
       wanted.current = next;
       void send();

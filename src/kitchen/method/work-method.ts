@@ -19,7 +19,7 @@ const USUAL_POUR_C = 35;
 /** A method worked out for a batch in a kitchen. */
 export interface WorkedMethod {
   readonly way: WayId;
-  /** why it is proposed; nothing where it was chosen */
+  /** why it is proposed; nothing where another was chosen */
   readonly why: WayReason | undefined;
   /** all ways that suit the formula */
   readonly ways: readonly WayId[];

@@ -1,7 +1,8 @@
 import { writeFormulaCsv } from '@/formats/formula-csv';
 import type { FormulaFile } from '@/formats/formula-file';
-import { lookUp } from '@/formats/look-up';
 import { recipeJsonLd } from '@/formats/recipe-json-ld';
+import { itemOf, type Larder } from '@/kitchen/known-item';
+import { methodInstructions } from '@/kitchen/method/instructions';
 import { sharedDatabase } from '@/server/db/database';
 import { answering, RequestError } from '@/server/read-request';
 import { findFormula } from '@/server/repositories/formulas';
@@ -9,13 +10,19 @@ import { someIngredients } from '@/server/repositories/larder';
 
 const json = (value: unknown) => `${JSON.stringify(value, null, 2)}\n`;
 
+/** A recipe with its method; without it where a row is known to nobody. */
+function writeRecipe(file: FormulaFile, nameOf: (id: string) => string, larder: Larder): string {
+  const isKnown = file.lines.every(({ ingredient }) => itemOf(file, larder, ingredient) !== undefined);
+  return json(recipeJsonLd(file, nameOf, isKnown ? methodInstructions(file, larder, nameOf) : undefined));
+}
+
 /** The open formats a formula goes out in, by the name asked for. */
 const FORMATS: Record<
   string,
-  { type: string; ending: string; write: (file: FormulaFile, nameOf: (id: string) => string) => string }
+  { type: string; ending: string; write: (file: FormulaFile, nameOf: (id: string) => string, larder: Larder) => string }
 > = {
   formula: { type: 'application/json', ending: 'json', write: json },
-  recipe: { type: 'application/ld+json', ending: 'jsonld', write: (file, nameOf) => json(recipeJsonLd(file, nameOf)) },
+  recipe: { type: 'application/ld+json', ending: 'jsonld', write: writeRecipe },
   csv: { type: 'text/csv', ending: 'csv', write: writeFormulaCsv },
 };
 
@@ -30,10 +37,10 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     if (!formula) throw new RequestError(404, 'This formula was deleted, or never was here.');
     const { file } = formula;
     const used = file.lines.map(({ ingredient }) => ingredient);
-    const names = new Map((await someIngredients(db, used)).map(({ id, name }) => [id, name]));
-    const nameOf = (id: string) => lookUp(file.ingredients, id)?.name ?? names.get(id) ?? id;
+    const larder = new Map((await someIngredients(db, used)).map((each) => [each.id, each]));
+    const nameOf = (id: string) => itemOf(file, larder, id)?.name ?? id;
     const fileName = `${file.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.${format.ending}`;
-    return new Response(format.write(file, nameOf), {
+    return new Response(format.write(file, nameOf, larder), {
       headers: {
         'content-type': `${format.type}; charset=utf-8`,
         'content-disposition': `attachment; filename="formula.${format.ending}"; filename*=UTF-8''${encodeURIComponent(fileName)}`,

@@ -1,0 +1,54 @@
+import { keysOf } from '@/core/keys-of';
+import { TOOL_MIX, type Tool } from '@/core/pan/pan';
+import { USUAL_KITCHEN } from '@/core/pan/vessel';
+import type { FormulaFile } from '@/formats/formula-file';
+import type { RecipeInstructions } from '@/formats/recipe-json-ld';
+import { type LarderComposition, resolveFormula } from '@/formats/resolve-formula';
+import { STEP_WORDS } from '../words/method-words';
+import { kitchenOf, workMethod } from './work-method';
+
+const TOOL_WORDS: Readonly<Record<Tool, string>> = {
+  careless: 'Spoon',
+  spatula: 'Spatula',
+  whisk: 'Whisk',
+  stickBlender: 'Stick blender',
+};
+
+/** A time in words that any reader of the file understands. */
+const about = (seconds: number) =>
+  seconds < 90 ? `${Math.round(seconds / 5) * 5} seconds` : `${Math.round(seconds / 60)} minutes`;
+
+/**
+ * The method of a formula as a recipe tells it, by weight and in degrees Celsius; nothing where no way suits it.
+ *
+ * @throws {FormulaFileError} a row nobody knows
+ */
+export function methodInstructions(
+  file: FormulaFile,
+  larder: LarderComposition,
+  nameOf: (ingredient: string) => string,
+): RecipeInstructions | undefined {
+  const kitchen = kitchenOf(file, file.brief?.kitchenC ?? USUAL_KITCHEN.kitchenC);
+  const worked = workMethod(file, resolveFormula(file, larder).lines, kitchen);
+  if (!worked) return undefined;
+  const used = new Set(worked.followed.flatMap(({ step }) => (step.tool ? [step.tool] : [])));
+  return {
+    totalSeconds: worked.seconds,
+    tools: keysOf(TOOL_MIX)
+      .filter((tool) => used.has(tool))
+      .map((tool) => TOOL_WORDS[tool]),
+    steps: worked.followed
+      .filter(({ seconds }) => seconds > 0)
+      .map(({ step, additions, end, seconds }) => {
+        const { name, looks } = STEP_WORDS[step.kind];
+        const goesIn = additions.map(
+          ({ key, grams }) => `${Math.round(grams * 10) / 10} g ${nameOf(file.lines[Number(key)]?.ingredient ?? key)}`,
+        );
+        const ends = step.where === 'aside' ? '' : ` (${Math.round(end.temperatureC)} °C)`;
+        return {
+          name,
+          text: `${goesIn.length > 0 ? `${goesIn.join(', ')}. ` : ''}${looks}${ends}, about ${about(seconds)}.`,
+        };
+      }),
+  };
+}
