@@ -26,7 +26,23 @@ test('a method is worked out, step by step, and another way is chosen and kept',
   await page.getByRole('button', { name: 'starting now' }).click();
   const start = page.getByLabel('Start at');
   await start.fill('14:08');
-  await expect(page.getByRole('heading', { level: 2, name: /it pours at 14:\d\d/ })).toBeVisible();
+  const ready = page.getByLabel('Ready at');
+  await expect(ready).toHaveValue(/14:\d\d/);
+  // Backwards: it is to pour at half past five.
+  await ready.fill('17:30');
+  await expect(ready).toHaveValue('17:30');
+  await expect(start).toHaveValue(/17:[0-2]\d/);
+  await page.getByLabel('Day of the work').fill('2026-11-28');
+  const [calendar] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Calendar file' }).click(),
+  ]);
+  expect(calendar.suggestedFilename()).toBe('method.ics');
+  const refused = await page.request.get(`/api/formulas/${id}/calendar?start=soon`);
+  expect([refused.status(), (await refused.json()).message]).toEqual([
+    400,
+    expect.stringContaining('A start is a day'),
+  ]);
 
   await way.selectOption('microwave');
   await expect(steps.first()).toContainText('Bursts in the microwave');
@@ -42,6 +58,13 @@ test('a method is worked out, step by step, and another way is chosen and kept',
   expect(file.process.mix).toBeGreaterThan(0.8);
   expect(file.yield?.evaporationGrams).toBeGreaterThan(1);
   expect(file.yield?.targetGrams).toBe(410);
+  await page.getByRole('link', { name: 'Print' }).click();
+  await expect(page.getByRole('heading', { level: 1, name: 'Weir method' })).toBeVisible();
+  await expect(page.getByRole('listitem').filter({ hasText: 'Stick blender, no air' })).toBeVisible();
+  await expect(page.getByText('Your local food code')).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('link', { name: 'Back to the method' }).click();
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
   const recipe = await (await page.request.get(`/api/formulas/${id}/file?as=recipe`)).json();
   expect(recipe.recipeInstructions[0]).toMatchObject({ '@type': 'HowToStep', name: 'To a rolling boil' });
   expect(recipe.tool).toContain('Stick blender');

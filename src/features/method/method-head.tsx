@@ -1,7 +1,7 @@
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { duration, isWait } from './step-facts';
 
-/** When it is begun and when it pours: forward from a time, or in minutes. */
+/** When it is begun and when it pours: forward from a time, backwards from one, or in minutes. */
 export function MethodHead({
   method,
   start,
@@ -13,21 +13,19 @@ export function MethodHead({
   onStart: (minutes: number | undefined) => void;
 }) {
   const hands = method.followed.reduce((sum, each) => sum + (isWait(each) ? 0 : each.seconds), 0);
-  const ends = start === undefined ? undefined : clockOf(start + method.seconds / 60);
   const stands = method.followed.some(({ step }) => step.end.kind === 'stand');
+  const lasts = method.seconds / 60;
   return (
     <h2 className="text-[1.35rem] leading-snug">
-      {start === undefined ? `It takes about ${duration(method.seconds)}` : 'Start at '}
-      {start !== undefined && (
-        <input
-          type="time"
-          aria-label="Start at"
-          className="read mx-1 rounded-md border-enamel border-b-2 bg-transparent px-1 text-enamel"
-          value={clockOf(start)}
-          onChange={(event) => onStart(minutesOf(event.target.value) ?? start)}
-        />
+      {start === undefined ? (
+        `It takes about ${duration(method.seconds)}. `
+      ) : (
+        <>
+          Start at <TimeOfDay label="Start at" minutes={start} onMinutes={onStart} />, it{' '}
+          {stands ? 'is ready' : 'pours'} at{' '}
+          <TimeOfDay label="Ready at" minutes={start + lasts} onMinutes={(end) => onStart(end - Math.round(lasts))} />.{' '}
+        </>
       )}
-      {ends && `, ${stands ? 'it is ready' : 'it pours'} at ${ends}`}.{' '}
       <span className="text-mute">{duration(hands)} of it are hands.</span>{' '}
       {start === undefined && (
         <button
@@ -42,6 +40,30 @@ export function MethodHead({
         </button>
       )}
     </h2>
+  );
+}
+
+/** A time that can be set: the other one follows. */
+function TimeOfDay({
+  label,
+  minutes,
+  onMinutes,
+}: {
+  label: string;
+  minutes: number;
+  onMinutes: (minutes: number) => void;
+}) {
+  return (
+    <input
+      type="time"
+      aria-label={label}
+      className="read mx-0.5 min-h-11 rounded-t-md border-enamel border-b-2 bg-transparent px-1 text-enamel"
+      value={clockOf(minutes)}
+      onChange={(event) => {
+        const typed = minutesOf(event.target.value);
+        if (typed !== undefined) onMinutes(typed);
+      }}
+    />
   );
 }
 

@@ -1,24 +1,23 @@
 'use client';
 
+import { Printer } from 'lucide-react';
+import Link from 'next/link';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
-import type { WayId } from '@/core/method/step';
 import { massG } from '@/core/pan/pan';
 import { prepareBatch } from '@/core/predict/state';
 import { chocolateColour } from '@/core/shine/colour';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
-import { itemOf } from '@/kitchen/known-item';
-import { keyed, knownPan } from '@/kitchen/known-pan';
 import { useKeptWay } from '@/kitchen/method/use-kept-way';
 import { withMethod } from '@/kitchen/method/with-method';
-import { kitchenOf, type WorkedMethod, workMethod } from '@/kitchen/method/work-method';
+import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { STEP_WORDS } from '@/kitchen/words/method-words';
 import { Button } from '@/ui/button';
 import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
-import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
+import { CalendarLink } from './calendar-link';
 import { HandsStrip } from './hands-strip';
 import { clockOf, MethodHead } from './method-head';
 import { PanPicture } from './pan-picture';
@@ -27,6 +26,7 @@ import { lookOf } from './step-facts';
 import { StepsList } from './steps-list';
 import { TemperatureChart } from './temperature-chart';
 import { timedSteps } from './timed-steps';
+import { useMethodOf } from './use-method-of';
 
 interface MethodProps {
   readonly id: string;
@@ -37,24 +37,7 @@ interface MethodProps {
 /** The method of a formula, worked out anew when the way or the kitchen changes; rows nobody knows are left out and named. */
 function useWorkedMethod({ id, opened, ingredients }: MethodProps) {
   const { file } = opened;
-  const [kitchenC] = useKitchenTemperature();
-  const pan = useMemo(() => {
-    const larder = new Map(ingredients.map((each) => [each.id, each]));
-    const whole = keyed(file);
-    const { formula, unknown } = knownPan(whole, larder);
-    const lines = file.lines.filter(({ ingredient }) => itemOf(file, larder, ingredient) !== undefined);
-    return {
-      unknown,
-      formula,
-      lines,
-      names: lines.map(({ ingredient }) => itemOf(file, larder, ingredient)?.name ?? ingredient),
-    };
-  }, [file, ingredients]);
-  const work = useCallback(
-    (way: WayId | undefined) =>
-      workMethod({ ...file, lines: pan.lines, method: way && { way } }, pan.formula.lines, kitchenOf(file, kitchenC)),
-    [file, pan, kitchenC],
-  );
+  const { pan, work } = useMethodOf(file, ingredients);
   const kept = useKeptWay(id, opened, (way) => {
     const worked = work(way);
     return worked ? withMethod(file, worked) : file;
@@ -105,7 +88,7 @@ export function MethodScreen(props: MethodProps) {
               onChoose={setChosen}
             />
           </div>
-          <TheLine method={method} names={pan.names} place={place} onChoose={setChosen} />
+          <TheLine id={id} method={method} names={pan.names} place={place} onChoose={setChosen} />
           <div className="thin-scroll border-rule bg-sheet max-lg:border-t lg:overflow-y-auto lg:border-l">
             <StepDetail method={method} place={place} names={pan.names} />
           </div>
@@ -120,7 +103,13 @@ export function MethodScreen(props: MethodProps) {
       )}
       <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-foot px-4 py-1 text-[13px]">
         <span>Times and temperatures are worked out for this batch and kitchen; your eyes decide.</span>
-        <span className="ml-auto" role="status">
+        <Link
+          href={`/formulas/${id}/method/card`}
+          className="ml-auto inline-flex min-h-9 items-center gap-2 text-enamel"
+        >
+          <Printer size={15} aria-hidden="true" /> Print
+        </Link>
+        <span role="status">
           {kept.state.kind === 'keeping' ? 'Saving…' : kept.state.kind === 'kept' ? 'Saved' : 'Not saved yet'}
         </span>
       </footer>
@@ -130,11 +119,13 @@ export function MethodScreen(props: MethodProps) {
 
 /** The work on a line: when it pours, temperature against time, hands and waits, and what the pan looks like. */
 function TheLine({
+  id,
   method,
   names,
   place,
   onChoose,
 }: {
+  id: string;
   method: WorkedMethod;
   names: readonly string[];
   place: number;
@@ -150,6 +141,7 @@ function TheLine({
   return (
     <div className="thin-scroll min-w-0 px-5 pt-4 pb-6 lg:overflow-y-auto">
       <MethodHead method={method} start={start} onStart={setStart} />
+      {start !== undefined && <CalendarLink id={id} start={start} />}
       <div className="mt-3 rounded-xl border border-rule bg-sheet pt-2 pb-3">
         <TemperatureChart timed={timed} names={names} pourC={method.pourC} chosen={place} clock={clock} />
         <HandsStrip timed={timed} chosen={place} />

@@ -5,6 +5,7 @@ import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { faultSentence } from '@/kitchen/words/method-fault-words';
 import { REASON_WORDS, STEP_WORDS, WAY_WORDS } from '@/kitchen/words/method-words';
 import { celsius, percent, significant, weight } from '@/ui/format';
+import { cautionOf } from './step-caution';
 import { duration } from './step-facts';
 
 /** One figure of a step. */
@@ -16,16 +17,6 @@ function Figure({ name, value, note }: { name: string; value: string; note?: str
       {note && <dd className="col-span-2 text-[13px] text-mute">{note}</dd>}
     </div>
   );
-}
-
-/** Which caution belongs to a step: one plain line. */
-function cautionOf({ step }: FollowedStep): string | undefined {
-  if (step.kind === 'spirit') return CAUTION_WORDS.spirit;
-  if (step.kind === 'bursts')
-    return 'A still bowl can heat past the boil and rise when it is moved: short bursts, stir, wait.';
-  if (step.kind === 'chill') return CAUTION_WORDS.coolDairy;
-  if (step.kind === 'blend') return 'Never a closed jug with hot liquid: a stick, its head kept under.';
-  return step.heat || step.kind === 'pourOver' || step.kind === 'strain' ? CAUTION_WORDS.hot : undefined;
 }
 
 /** The figures the pan in time gives for a step. */

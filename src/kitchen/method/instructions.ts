@@ -1,4 +1,5 @@
 import { keysOf } from '@/core/keys-of';
+import type { FollowedStep } from '@/core/method/follow-method';
 import { TOOL_MIX, type Tool } from '@/core/pan/pan';
 import { USUAL_KITCHEN } from '@/core/pan/vessel';
 import type { FormulaFile } from '@/formats/formula-file';
@@ -16,7 +17,28 @@ const TOOL_WORDS: Readonly<Record<Tool, string>> = {
 
 /** A time in words that any reader of the file understands. */
 const about = (seconds: number) =>
-  seconds < 90 ? `${Math.round(seconds / 5) * 5} seconds` : `${Math.round(seconds / 60)} minutes`;
+  seconds < 90
+    ? `${Math.round(seconds / 5) * 5} seconds`
+    : seconds < 5400
+      ? `${Math.round(seconds / 60)} minutes`
+      : `${Math.round(seconds / 360) / 10} hours`;
+
+/** A step in a sentence or two: what goes in, how it looks at its end, how long it takes. */
+export function stepText(
+  { step, additions, end, seconds }: FollowedStep,
+  file: Pick<FormulaFile, 'lines'>,
+  nameOf: (ingredient: string) => string,
+): { readonly name: string; readonly text: string } {
+  const { name, looks } = STEP_WORDS[step.kind];
+  const goesIn = additions.map(
+    ({ key, grams }) => `${Math.round(grams * 10) / 10} g ${nameOf(file.lines[Number(key)]?.ingredient ?? key)}`,
+  );
+  const ends = step.where === 'aside' ? '' : ` (${Math.round(end.temperatureC)} °C)`;
+  return {
+    name,
+    text: `${goesIn.length > 0 ? `${goesIn.join(', ')}. ` : ''}${looks}${ends}, about ${about(seconds)}.`,
+  };
+}
 
 /**
  * The method of a formula as a recipe tells it, by weight and in degrees Celsius; nothing where no way suits it.
@@ -37,18 +59,6 @@ export function methodInstructions(
     tools: keysOf(TOOL_MIX)
       .filter((tool) => used.has(tool))
       .map((tool) => TOOL_WORDS[tool]),
-    steps: worked.followed
-      .filter(({ seconds }) => seconds > 0)
-      .map(({ step, additions, end, seconds }) => {
-        const { name, looks } = STEP_WORDS[step.kind];
-        const goesIn = additions.map(
-          ({ key, grams }) => `${Math.round(grams * 10) / 10} g ${nameOf(file.lines[Number(key)]?.ingredient ?? key)}`,
-        );
-        const ends = step.where === 'aside' ? '' : ` (${Math.round(end.temperatureC)} °C)`;
-        return {
-          name,
-          text: `${goesIn.length > 0 ? `${goesIn.join(', ')}. ` : ''}${looks}${ends}, about ${about(seconds)}.`,
-        };
-      }),
+    steps: worked.followed.filter(({ seconds }) => seconds > 0).map((each) => stepText(each, file, nameOf)),
   };
 }

@@ -1,0 +1,72 @@
+import { createEvents, type DateArray, type EventAttributes } from 'ics';
+import type { FormulaFile } from '@/formats/formula-file';
+import { stepText } from './instructions';
+import type { WorkedMethod } from './work-method';
+
+/** A time on the kitchen's own clock, without a zone. */
+export interface LocalTime {
+  readonly year: number;
+  /** 1-12 */
+  readonly month: number;
+  readonly day: number;
+  readonly hour: number;
+  readonly minute: number;
+}
+
+const FORM = /^(\d{4})-(\d{2})-(\d{2})T(\d{2}):(\d{2})$/;
+
+/** Reads `2026-11-28T14:08`; nothing of what is no time. */
+export function readLocalTime(text: string): LocalTime | undefined {
+  const [, year = 0, month = 0, day = 0, hour = 0, minute = 0] = FORM.exec(text)?.map(Number) ?? [];
+  const date = new Date(Date.UTC(year, month - 1, day, hour, minute));
+  const isReal = date.getUTCMonth() === month - 1 && date.getUTCDate() === day && hour < 24 && minute < 60;
+  return year > 0 && isReal ? { year, month, day, hour, minute } : undefined;
+}
+
+/** A time some minutes later, on a clock that nobody puts forward meanwhile. */
+function later({ year, month, day, hour, minute }: LocalTime, minutes: number): DateArray {
+  const date = new Date(Date.UTC(year, month - 1, day, hour, minute + Math.round(minutes)));
+  return [date.getUTCFullYear(), date.getUTCMonth() + 1, date.getUTCDate(), date.getUTCHours(), date.getUTCMinutes()];
+}
+
+/**
+ * The work on a formula as a calendar (RFC 5545): an event a step, on the kitchen's own clock. What is done beside the pan begins with it.
+ *
+ * @param id of the formula: names the events, so that a second file replaces them
+ * @param start when the first step begins
+ * @throws {Error} the library refuses an event
+ */
+export function methodCalendar(
+  id: string,
+  file: Pick<FormulaFile, 'name' | 'lines'>,
+  worked: WorkedMethod,
+  nameOf: (ingredient: string) => string,
+  start: LocalTime,
+): string {
+  let minutes = 0;
+  const events = worked.followed.flatMap((followed, i): EventAttributes[] => {
+    const isAside = followed.step.where === 'aside';
+    const from = isAside ? 0 : minutes;
+    const to = from + followed.seconds / 60;
+    if (!isAside) minutes = to;
+    if (followed.seconds === 0) return [];
+    const { name, text } = stepText(followed, file, nameOf);
+    return [
+      {
+        uid: `${id}-${i + 1}@dark-pour`,
+        title: `${file.name}: ${name}`,
+        description: text,
+        start: later(start, from),
+        startInputType: 'local',
+        startOutputType: 'local',
+        // A calendar knows whole minutes: no step is shorter than one.
+        end: later(start, Math.max(Math.round(to), Math.round(from) + 1)),
+        endInputType: 'local',
+        endOutputType: 'local',
+      },
+    ];
+  });
+  const { error, value } = createEvents(events, { productId: 'dark-pour', calName: file.name });
+  if (error || !value) throw error ?? new Error('no calendar was made');
+  return value;
+}

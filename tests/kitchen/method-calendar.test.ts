@@ -1,0 +1,64 @@
+import ICAL from 'ical.js';
+import { describe, expect, it } from 'vitest';
+import { resolveFormula } from '@/formats/resolve-formula';
+import { methodCalendar, readLocalTime } from '@/kitchen/method/calendar';
+import { kitchenOf, workMethod } from '@/kitchen/method/work-method';
+import { lanternMillFormulas } from '@/server/demo/lantern-mill';
+import { larder } from '../support/kitchen';
+
+const START = { year: 2026, month: 11, day: 28, hour: 23, minute: 50 };
+const nameOf = (id: string) => larder.get(id)?.name ?? id;
+
+/** The events of a calendar, read back by another library. */
+function readBack(text: string) {
+  const calendar = new ICAL.Component(ICAL.parse(text));
+  return calendar.getAllSubcomponents('vevent').map((event) => new ICAL.Event(event));
+}
+
+const planned = lanternMillFormulas().map((file) => {
+  const worked = workMethod(file, resolveFormula(file, larder).lines, kitchenOf(file, 22));
+  if (!worked) throw new Error(file.name);
+  return { file, worked, text: methodCalendar('f-1', file, worked, nameOf, START) };
+});
+
+describe('the work in a calendar', () => {
+  it.each(planned)(
+    '$file.name: an event a step, one after the other, on the kitchen’s clock',
+    ({ file, worked, text }) => {
+      const events = readBack(text);
+      expect(events).toHaveLength(worked.followed.filter(({ seconds }) => seconds > 0).length);
+      for (const event of events) {
+        expect(event.summary).toContain(file.name);
+        expect(event.startDate.zone.tzid).toBe('floating');
+        expect(event.endDate.compare(event.startDate)).toBe(1);
+      }
+      expect(events[0]?.startDate.toString()).toBe('2026-11-28T23:50:00');
+      const last = events.at(-1)?.endDate.subtractDate(ICAL.Time.fromDateTimeString('2026-11-28T23:50:00'));
+      expect(Math.abs((last?.toSeconds() ?? 0) - worked.seconds)).toBeLessThanOrEqual(90);
+      expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length);
+    },
+  );
+
+  it('goes over midnight and keeps what is written beside a name', () => {
+    const gloss = planned.find(({ file }) => file.name === 'Feast day gloss');
+    const events = readBack(gloss?.text ?? '');
+    expect(events.at(-1)?.startDate.toString()).toMatch(/^2026-11-29T/);
+    expect(events[0]?.description).toContain('850 g Whipping cream 35 %, 240 g Glucose syrup');
+  });
+
+  it.each([['2026-11-28T14:08'], ['2028-02-29T00:00']])('reads the start %s', (text) => {
+    expect(readLocalTime(text)).toBeDefined();
+  });
+
+  it.each([
+    ['2026-11-31T14:08'],
+    ['2026-02-29T10:00'],
+    ['2026-11-28T24:00'],
+    ['2026-11-28T10:61'],
+    ['tomorrow'],
+    [''],
+    ['2026-11-28 14:08'],
+  ])('refuses %j', (text) => {
+    expect(readLocalTime(text)).toBeUndefined();
+  });
+});
