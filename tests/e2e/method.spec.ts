@@ -44,6 +44,9 @@ test('a method is worked out, step by step, and another way is chosen and kept',
     expect.stringContaining('A start is a day'),
   ]);
 
+  await page.getByRole('button', { name: 'How long until it sets?' }).click();
+  await expect(page.getByRole('region', { name: 'Setting' }).getByRole('row')).toHaveCount(5);
+
   await way.selectOption('microwave');
   await expect(steps.first()).toContainText('Bursts in the microwave');
   await expect(page.getByRole('status').filter({ hasText: /^Saved$/ })).toBeVisible();

@@ -14,7 +14,7 @@ export interface StandingReading {
 }
 
 /** All that is in a pan as one batch, as it has been cooked and mixed. */
-function batchOfPan(pan: PanState): Batch {
+export function batchOfPan(pan: PanState): Batch {
   const grams = pan.liquid.slice();
   for (const lump of pan.lumps) addTimes(grams, lump.perGram, lump.grams);
   return prepareBatch(grams, { ...DEFAULT_PROCESS, cook: pan.cook, mix: pan.mix });

@@ -21,6 +21,7 @@ import { CalendarLink } from './calendar-link';
 import { HandsStrip } from './hands-strip';
 import { clockOf, MethodHead } from './method-head';
 import { PanPicture } from './pan-picture';
+import { SettingTable } from './setting-table';
 import { StepDetail } from './step-detail';
 import { lookOf } from './step-facts';
 import { StepsList } from './steps-list';
@@ -167,6 +168,7 @@ function TheLine({
           </li>
         ))}
       </ul>
+      <SettingTable key={method.way} method={method} />
     </div>
   );
 }

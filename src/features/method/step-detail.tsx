@@ -1,9 +1,10 @@
 import type { FollowedStep } from '@/core/method/follow-method';
 import { massG, undissolvedG, unmeltedG } from '@/core/pan/pan';
+import { leftAloneSeconds } from '@/kitchen/method/left-alone';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { faultSentence } from '@/kitchen/words/method-fault-words';
-import { REASON_WORDS, STEP_WORDS, WAY_WORDS } from '@/kitchen/words/method-words';
+import { REASON_WORDS, STEP_WORDS, TOOL_WORDS, WAY_WORDS } from '@/kitchen/words/method-words';
 import { celsius, percent, significant, weight } from '@/ui/format';
 import { cautionOf } from './step-caution';
 import { duration } from './step-facts';
@@ -19,10 +20,17 @@ function Figure({ name, value, note }: { name: string; value: string; note?: str
   );
 }
 
+/** On what heat, with what in the hand. */
+function handsWords({ step }: FollowedStep): string {
+  const heat = step.heat ? `On ${step.heat} heat` : step.where === 'aside' ? 'Beside the pan' : 'Off the heat';
+  return step.tool ? `${heat}, ${TOOL_WORDS[step.tool]}` : heat;
+}
+
 /** The figures the pan in time gives for a step. */
 function Figures({ followed }: { followed: FollowedStep }) {
   const { step, start, end, seconds, together, bursts, hottestC, standing } = followed;
   const lost = end.lostWaterG - start.lostWaterG;
+  const leftAlone = leftAloneSeconds(followed);
   return (
     <dl className="mt-2">
       {together && (
@@ -52,6 +60,9 @@ function Figures({ followed }: { followed: FollowedStep }) {
         value={celsius(Math.round(end.temperatureC))}
         note={`after about ${duration(seconds)}, give or take a third`}
       />
+      {leftAlone !== undefined && (
+        <Figure name="Left alone" value={duration(leftAlone)} note="until its middle is there" />
+      )}
       {unmeltedG(end) > 0.5 && <Figure name="Still to melt" value={weight(Math.round(unmeltedG(end)))} />}
       {undissolvedG(end) > 0.5 && <Figure name="Still to dissolve" value={weight(Math.round(undissolvedG(end)))} />}
       {end.cook > 0.01 && <Figure name="Starch cooked" value={percent(end.cook)} />}
@@ -101,6 +112,7 @@ export function StepDetail({
       <h2 className="text-[1.2rem]">
         {place + 1} · {words.name}
       </h2>
+      <p className="text-mute">{handsWords(followed)}</p>
       {faults.map((fault) => (
         <p key={JSON.stringify(fault)} role="alert" className="mt-2 rounded-lg bg-off-wash px-3 py-2 text-off">
           {faultSentence(fault, numbers)}

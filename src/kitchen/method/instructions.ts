@@ -1,19 +1,13 @@
 import { keysOf } from '@/core/keys-of';
 import type { FollowedStep } from '@/core/method/follow-method';
-import { TOOL_MIX, type Tool } from '@/core/pan/pan';
-import { USUAL_KITCHEN } from '@/core/pan/vessel';
+import { TOOL_MIX } from '@/core/pan/pan';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { RecipeInstructions } from '@/formats/recipe-json-ld';
-import { type LarderComposition, resolveFormula } from '@/formats/resolve-formula';
-import { STEP_WORDS } from '../words/method-words';
-import { kitchenOf, workMethod } from './work-method';
+import type { LarderComposition } from '@/formats/resolve-formula';
+import { STEP_WORDS, TOOL_WORDS } from '../words/method-words';
+import { workFile } from './work-method';
 
-const TOOL_WORDS: Readonly<Record<Tool, string>> = {
-  careless: 'Spoon',
-  spatula: 'Spatula',
-  whisk: 'Whisk',
-  stickBlender: 'Stick blender',
-};
+const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A time in words that any reader of the file understands. */
 const about = (seconds: number) =>
@@ -50,15 +44,14 @@ export function methodInstructions(
   larder: LarderComposition,
   nameOf: (ingredient: string) => string,
 ): RecipeInstructions | undefined {
-  const kitchen = kitchenOf(file, file.brief?.kitchenC ?? USUAL_KITCHEN.kitchenC);
-  const worked = workMethod(file, resolveFormula(file, larder).lines, kitchen);
+  const worked = workFile(file, larder);
   if (!worked) return undefined;
   const used = new Set(worked.followed.flatMap(({ step }) => (step.tool ? [step.tool] : [])));
   return {
     totalSeconds: worked.seconds,
     tools: keysOf(TOOL_MIX)
       .filter((tool) => used.has(tool))
-      .map((tool) => TOOL_WORDS[tool]),
+      .map((tool) => capital(TOOL_WORDS[tool])),
     steps: worked.followed.filter(({ seconds }) => seconds > 0).map((each) => stepText(each, file, nameOf)),
   };
 }

@@ -1,10 +1,9 @@
 import type { FollowedStep } from '@/core/method/follow-method';
 import { massG, undissolvedG, unmeltedG } from '@/core/pan/pan';
-import { USUAL_KITCHEN } from '@/core/pan/vessel';
 import type { FormulaFile } from '@/formats/formula-file';
 import { FormulaFileError } from '@/formats/formula-file-error';
-import { type LarderComposition, resolveFormula } from '@/formats/resolve-formula';
-import { kitchenOf, workMethod } from './work-method';
+import type { LarderComposition } from '@/formats/resolve-formula';
+import { workFile } from './work-method';
 
 /** A step as the shell prints it. */
 function stepAnswer({ step, additions, start, end, seconds, reached, ...more }: FollowedStep, file: FormulaFile) {
@@ -52,8 +51,7 @@ function stepAnswer({ step, additions, start, end, seconds, reached, ...more }: 
 export function answerMethod(file: FormulaFile, larder: LarderComposition) {
   if (!file.lines.some(({ grams }) => grams > 0))
     throw new FormulaFileError('nothing is in the pan: every line is 0 g');
-  const kitchen = kitchenOf(file, file.brief?.kitchenC ?? USUAL_KITCHEN.kitchenC);
-  const worked = workMethod(file, resolveFormula(file, larder).lines, kitchen);
+  const worked = workFile(file, larder);
   if (!worked) throw new FormulaFileError('no way of working suits what is in this pan');
   const { way, why, ways, pourC, seconds, followed, faults } = worked;
   return {

@@ -10,7 +10,9 @@ import { type MethodRows, methodRows } from '@/core/method/rows';
 import type { WayId } from '@/core/method/step';
 import { methodBy, suitingWays } from '@/core/method/ways/ways';
 import { HOB_EFFICIENCY } from '@/core/pan/heat-source';
+import { USUAL_KITCHEN } from '@/core/pan/vessel';
 import type { FormulaFile } from '@/formats/formula-file';
+import { type LarderComposition, resolveFormula } from '@/formats/resolve-formula';
 import { rowHints } from './row-hints';
 
 /** °C poured at where a formula names no pour. */
@@ -87,4 +89,14 @@ export function workMethod(
     faults: methodFaults(rows, followed),
     seconds: followed.reduce((sum, { seconds, step }) => sum + (step.where === 'aside' ? 0 : seconds), 0),
   };
+}
+
+/**
+ * Works out the method of a formula file where nobody says how warm the kitchen is: as its brief does, or as usual.
+ *
+ * @throws {FormulaFileError} a row nobody knows
+ */
+export function workFile(file: FormulaFile, larder: LarderComposition): WorkedMethod | undefined {
+  const kitchen = kitchenOf(file, file.brief?.kitchenC ?? USUAL_KITCHEN.kitchenC);
+  return workMethod(file, resolveFormula(file, larder).lines, kitchen);
 }

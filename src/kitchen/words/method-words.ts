@@ -1,5 +1,6 @@
 import type { WayReason } from '@/core/method/propose';
 import type { StepKind, WayId } from '@/core/method/step';
+import type { Tool } from '@/core/pan/pan';
 
 /** What each way of working is called, and why a cook takes it. */
 export const WAY_WORDS: Readonly<Record<WayId, { readonly name: string; readonly for: string }>> = {
@@ -65,6 +66,14 @@ export const REASON_WORDS: Readonly<Record<WayReason, string>> = {
   condensedScorches: 'condensed milk must not boil',
   muchLiquid: 'there is much liquid to little chocolate',
   enoughHeat: 'the cream’s heat melts all of it',
+};
+
+/** What is in the hand. */
+export const TOOL_WORDS: Readonly<Record<Tool, string>> = {
+  careless: 'spoon',
+  spatula: 'spatula',
+  whisk: 'whisk',
+  stickBlender: 'stick blender',
 };
 
 /** A step: what it is called, how it looks at its end, why it is done so, and what can go wrong. */

@@ -1,8 +1,6 @@
-import { USUAL_KITCHEN } from '@/core/pan/vessel';
-import { resolveFormula } from '@/formats/resolve-formula';
 import { itemOf } from '@/kitchen/known-item';
 import { methodCalendar, readLocalTime } from '@/kitchen/method/calendar';
-import { kitchenOf, workMethod } from '@/kitchen/method/work-method';
+import { workFile } from '@/kitchen/method/work-method';
 import { sharedDatabase } from '@/server/db/database';
 import { answering, RequestError } from '@/server/read-request';
 import { findFormula } from '@/server/repositories/formulas';
@@ -20,13 +18,7 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     const used = file.lines.map(({ ingredient }) => ingredient);
     const larder = new Map((await someIngredients(db, used)).map((each) => [each.id, each]));
     const isKnown = used.every((ingredient) => itemOf(file, larder, ingredient) !== undefined);
-    const worked = isKnown
-      ? workMethod(
-          file,
-          resolveFormula(file, larder).lines,
-          kitchenOf(file, file.brief?.kitchenC ?? USUAL_KITCHEN.kitchenC),
-        )
-      : undefined;
+    const worked = isKnown ? workFile(file, larder) : undefined;
     if (!worked) throw new RequestError(404, 'No way of working suits this formula yet: there is nothing to plan.');
     const calendar = methodCalendar(id, file, worked, (each) => itemOf(file, larder, each)?.name ?? each, start);
     return new Response(calendar, {
