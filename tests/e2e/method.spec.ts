@@ -16,6 +16,15 @@ test('a method is worked out, step by step, and another way is chosen and kept',
   await expect(steps.first()).toContainText('Whipping cream 35 %');
   await expect(page.getByTestId('temperature-chart')).toBeVisible();
 
+  // Another hob, another time to the boil.
+  const boils = (await steps.first().textContent()) ?? '';
+  await page.getByLabel('Hob power').fill('900');
+  await expect(steps.first()).not.toHaveText(boils);
+  await page.getByLabel('Pan width').fill('-3');
+  await expect(page.getByRole('alert').filter({ hasText: 'cm' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await page.getByLabel('Hob power').fill('2000');
+
   // What a step does stands beside it: the heat of all parts, why, a caution.
   await steps.filter({ hasText: 'Pour over, leave it' }).getByRole('button').click();
   const detail = page.getByRole('region', { name: 'This step' });

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { inlineRules } from '@/features/brief/inline-rules';
+import { inlineRules } from '@/ui/inline-rules';
 import { type AmountRules, parseAmount } from '@/ui/parse-amount';
 import { KITCHEN_RULES } from '@/ui/use-kitchen-temperature';
 

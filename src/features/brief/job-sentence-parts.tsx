@@ -6,11 +6,11 @@ import { BRIEF_REACH } from '@/formats/brief';
 import { JOB_WORDS, usualThings } from '@/kitchen/words/job-words';
 import { celsius } from '@/ui/format';
 import { InlineChoice } from '@/ui/inline-choice';
+import { inlinePlain, inlineRules } from '@/ui/inline-rules';
 import { InlineText } from '@/ui/inline-text';
 import { NumberField } from '@/ui/number-field';
 import type { AmountRules } from '@/ui/parse-amount';
 import { PORTION_WORDS, SIZE_WORDS, SLOPE_WORDS } from './brief-words';
-import { inlinePlain, inlineRules } from './inline-rules';
 import { Mark } from './mark';
 import { countedAs } from './use-brief';
 

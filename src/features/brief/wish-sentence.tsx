@@ -4,10 +4,10 @@ import type { Brief, Making, Shine, TasteWish, Thickener, Wishes } from '@/core/
 import { RESTRICTIONS, type Restriction } from '@/core/swap/restrictions';
 import { BRIEF_REACH } from '@/formats/brief';
 import { InlineChoice } from '@/ui/inline-choice';
+import { inlinePlain, inlineRules } from '@/ui/inline-rules';
 import { NumberField } from '@/ui/number-field';
 import { RESTRICTION_WORDS } from '@/ui/restriction-words';
 import { MONEY } from '@/ui/settings/shown-units';
-import { inlinePlain, inlineRules } from './inline-rules';
 import { Mark } from './mark';
 
 const SHINE_WORDS: readonly (readonly [Shine, string])[] = [

@@ -25,6 +25,7 @@ import { SettingTable } from './setting-table';
 import { StepDetail } from './step-detail';
 import { lookOf } from './step-facts';
 import { StepsList } from './steps-list';
+import { StoveSentence } from './stove-sentence';
 import { TemperatureChart } from './temperature-chart';
 import { timedSteps } from './timed-steps';
 import { useMethodOf } from './use-method-of';
@@ -89,7 +90,7 @@ export function MethodScreen(props: MethodProps) {
               onChoose={setChosen}
             />
           </div>
-          <TheLine id={id} method={method} names={pan.names} place={place} onChoose={setChosen} />
+          <TheLine id={id} file={opened.file} method={method} names={pan.names} place={place} onChoose={setChosen} />
           <div className="thin-scroll border-rule bg-sheet max-lg:border-t lg:overflow-y-auto lg:border-l">
             <StepDetail method={method} place={place} names={pan.names} />
           </div>
@@ -121,12 +122,14 @@ export function MethodScreen(props: MethodProps) {
 /** The work on a line: when it pours, temperature against time, hands and waits, and what the pan looks like. */
 function TheLine({
   id,
+  file,
   method,
   names,
   place,
   onChoose,
 }: {
   id: string;
+  file: FormulaFile;
   method: WorkedMethod;
   names: readonly string[];
   place: number;
@@ -142,6 +145,7 @@ function TheLine({
   return (
     <div className="thin-scroll min-w-0 px-5 pt-4 pb-6 lg:overflow-y-auto">
       <MethodHead method={method} start={start} onStart={setStart} />
+      <StoveSentence file={file} inMicrowave={method.followed.some(({ bursts }) => bursts !== undefined)} />
       {start !== undefined && <CalendarLink id={id} start={start} />}
       <div className="mt-3 rounded-xl border border-rule bg-sheet pt-2 pb-3">
         <TemperatureChart timed={timed} names={names} pourC={method.pourC} chosen={place} clock={clock} />

@@ -6,10 +6,12 @@ import { itemOf } from '@/kitchen/known-item';
 import { keyed, knownPan } from '@/kitchen/known-pan';
 import { kitchenOf, workMethod } from '@/kitchen/method/work-method';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
+import { useStove } from '@/ui/use-stove';
 
 /** The pan of a formula as a method sees it, and its method by any way, in this kitchen; rows nobody knows are left out and named. */
 export function useMethodOf(file: FormulaFile, ingredients: readonly Ingredient[]) {
   const [kitchenC] = useKitchenTemperature();
+  const { panCm, powerW, hob, microwaveW } = useStove();
   const pan = useMemo(() => {
     const larder = new Map(ingredients.map((each) => [each.id, each]));
     const whole = keyed(file);
@@ -24,8 +26,12 @@ export function useMethodOf(file: FormulaFile, ingredients: readonly Ingredient[
   }, [file, ingredients]);
   const work = useCallback(
     (way: WayId | undefined) =>
-      workMethod({ ...file, lines: pan.lines, method: way && { way } }, pan.formula.lines, kitchenOf(file, kitchenC)),
-    [file, pan, kitchenC],
+      workMethod(
+        { ...file, lines: pan.lines, method: way && { way } },
+        pan.formula.lines,
+        kitchenOf(file, kitchenC, { panCm, powerW, hob, microwaveW }),
+      ),
+    [file, pan, kitchenC, panCm, powerW, hob, microwaveW],
   );
   return { pan, work };
 }

@@ -41,18 +41,26 @@ function pourOf({ moments, use }: Pick<FormulaFile, 'moments' | 'use'>): number 
   return pours?.temperatureC ?? USUAL_POUR_C;
 }
 
-/** The kitchen a formula is worked in: its brief's pan and hob where it names them. */
-export function kitchenOf({ brief }: Pick<FormulaFile, 'brief'>, kitchenC: number): MethodKitchen {
-  if (!brief) return { ...USUAL_METHOD_KITCHEN, kitchenC };
-  const { panCm, powerW, hob } = brief.making;
-  const panM = panCm / 100;
+/** The pan, hob and microwave of a kitchen. */
+export interface StoveFacts {
+  readonly panCm: number;
+  readonly powerW: number;
+  readonly hob: keyof typeof HOB_EFFICIENCY;
+  readonly microwaveW: number;
+}
+
+/** The kitchen a formula is worked in: its brief's pan and hob where it names them, else those that are there. */
+export function kitchenOf({ brief }: Pick<FormulaFile, 'brief'>, kitchenC: number, stove?: StoveFacts): MethodKitchen {
+  const there = { ...USUAL_METHOD_KITCHEN, kitchenC, ...(stove ? { microwaveW: stove.microwaveW } : {}) };
+  const facts = brief?.making ?? stove;
+  if (!facts) return there;
+  const panM = facts.panCm / 100;
   return {
-    ...USUAL_METHOD_KITCHEN,
-    kitchenC,
+    ...there,
     panM,
     bowlM: Math.max(panM, USUAL_METHOD_KITCHEN.bowlM),
-    powerW,
-    efficiency: HOB_EFFICIENCY[hob],
+    powerW: facts.powerW,
+    efficiency: HOB_EFFICIENCY[facts.hob],
   };
 }
 

@@ -1,6 +1,6 @@
-import { CELSIUS_UNITS, type FieldUnits, HOUR_UNITS, lengthUnits } from '@/ui/field-units';
-import type { AmountRules } from '@/ui/parse-amount';
-import { MONEY } from '@/ui/settings/shown-units';
+import { CELSIUS_UNITS, type FieldUnits, HOUR_UNITS, lengthUnits } from './field-units';
+import type { AmountRules } from './parse-amount';
+import { MONEY } from './settings/shown-units';
 
 /** What may be typed in a field of a unit, whatever the kitchen is used to. */
 function unitsOf(unit: string): FieldUnits {
