@@ -67,7 +67,19 @@ function hostile(id: string, own: Readonly<Record<string, string>>): fc.Arbitrar
   const edge = fc.constantFrom(-1, 0, 1e308, -0, 1e-320, 2 ** 53, '1e999', null, true, 'NaN', {}, []);
   const formula = fc
     .tuple(
-      fc.constantFrom('name', 'lines', 'moments', 'gates', 'process', 'brief', 'ingredients', 'yield', 'tags', 'use'),
+      fc.constantFrom(
+        'name',
+        'lines',
+        'moments',
+        'gates',
+        'process',
+        'brief',
+        'method',
+        'ingredients',
+        'yield',
+        'tags',
+        'use',
+      ),
       edge,
     )
     .map(([field, value]) => ({ ...STIFF_GANACHE, [field]: value }));

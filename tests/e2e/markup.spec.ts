@@ -87,6 +87,8 @@ test('texts that carry markup are shown as they are on every screen; nothing run
     '/',
     `/formulas/${id}/card`,
     `/formulas/${id}/brief`,
+    `/formulas/${id}/method`,
+    `/formulas/${id}/method/card`,
     `/brief?from=${id}`,
     '/larder',
     '/numbers',
