@@ -92,7 +92,7 @@ export function MethodScreen(props: MethodProps) {
           </div>
           <TheLine id={id} file={opened.file} method={method} names={pan.names} place={place} onChoose={setChosen} />
           <div className="thin-scroll border-rule bg-sheet max-lg:border-t lg:overflow-y-auto lg:border-l">
-            <StepDetail method={method} place={place} names={pan.names} />
+            <StepDetail method={method} place={place} names={pan.names} onChoose={setChosen} />
           </div>
         </main>
       ) : (

@@ -5,6 +5,7 @@ import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { faultSentence } from '@/kitchen/words/method-fault-words';
 import { REASON_WORDS, STEP_WORDS, TOOL_WORDS, WAY_WORDS } from '@/kitchen/words/method-words';
+import { Button } from '@/ui/button';
 import { celsius, percent, significant, weight } from '@/ui/format';
 import { cautionOf } from './step-caution';
 import { duration } from './step-facts';
@@ -90,10 +91,13 @@ export function StepDetail({
   method,
   place,
   names,
+  onChoose,
 }: {
   method: WorkedMethod;
   place: number;
   names: readonly string[];
+  /** looks at another step */
+  onChoose: (step: number) => void;
 }) {
   const followed = method.followed[place];
   if (!followed) return null;
@@ -132,6 +136,14 @@ export function StepDetail({
           {caution} <span className="text-mute">{CAUTION_WORDS.code}</span>
         </p>
       )}
+      <div className="mt-4 flex gap-2">
+        <Button className="flex-1" disabled={place === 0} onClick={() => onChoose(place - 1)}>
+          Step before
+        </Button>
+        <Button className="flex-1" disabled={place >= method.followed.length - 1} onClick={() => onChoose(place + 1)}>
+          Next step
+        </Button>
+      </div>
       <h3 className="mt-4 font-sans font-semibold">This way</h3>
       <p>
         {method.why ? `Proposed, since ${REASON_WORDS[method.why]}. ` : 'Chosen here. '}

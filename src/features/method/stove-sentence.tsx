@@ -18,7 +18,7 @@ export function StoveSentence({ file, inMicrowave }: { file: Pick<FormulaFile, '
   const stove = useStove();
   if (inMicrowave) {
     return (
-      <p className="mt-1 text-[1.05rem]">
+      <div className="mt-1 text-[1.05rem]">
         In a microwave of{' '}
         <NumberField
           look="inline"
@@ -29,7 +29,7 @@ export function StoveSentence({ file, inMicrowave }: { file: Pick<FormulaFile, '
           onValue={(value) => value !== undefined && stove.setMicrowaveW(value)}
         />
         .
-      </p>
+      </div>
     );
   }
   if (file.brief) {
@@ -41,7 +41,7 @@ export function StoveSentence({ file, inMicrowave }: { file: Pick<FormulaFile, '
     );
   }
   return (
-    <p className="mt-1 text-[1.05rem]">
+    <div className="mt-1 text-[1.05rem]">
       In a pan{' '}
       <NumberField
         look="inline"
@@ -72,6 +72,6 @@ export function StoveSentence({ file, inMicrowave }: { file: Pick<FormulaFile, '
         onValue={(value) => value !== undefined && stove.setPowerW(value)}
       />
       .
-    </p>
+    </div>
   );
 }
