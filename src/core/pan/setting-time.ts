@@ -7,13 +7,13 @@ import { pouredBody, type Standing, stand, standingFlow, stillMaterial } from '.
 /** Pa from which something is barely set: it holds where it is put (J). */
 export const BARELY_SET_PA = 100;
 /** Looks become rarer: most happens at the beginning, h. */
-const FIRST_LOOK_H = 0.1;
+const FIRST_LOOK_H = 0.03;
 const GROWTH = 1.12;
 const LONGEST_H = 72;
 
 /** When the edge and the centre of a body have set. */
 export interface SettingTime {
-  /** h; nothing where it does not set in three days */
+  /** h; 0 where it holds as it is poured, nothing where it does not set in three days */
   readonly edgeH: number | undefined;
   readonly centreH: number | undefined;
   /** Pa the centre comes to in the end */
@@ -34,11 +34,12 @@ export function settingTime(pan: PanState, body: Body, place: Omit<Standing, 'ho
   let still = pouredBody(body, pan.temperatureC);
   let edgeH: number | undefined;
   let centreH: number | undefined;
-  for (let step = FIRST_LOOK_H; still.hours < LONGEST_H && centreH === undefined; step *= GROWTH) {
-    still = stand(still, material, { ...place, hours: Math.min(step, LONGEST_H - still.hours) });
+  for (let step = FIRST_LOOK_H; ; step *= GROWTH) {
     const { edge, centre } = standingFlow(still, batch);
     if (edge.yieldStressPa >= BARELY_SET_PA) edgeH ??= still.hours;
     if (centre.yieldStressPa >= BARELY_SET_PA) centreH = still.hours;
+    if (centreH !== undefined || still.hours >= LONGEST_H) break;
+    still = stand(still, material, { ...place, hours: Math.min(step, LONGEST_H - still.hours) });
   }
   const endsAtPa = flowAt(batch, place.aroundC, [[LONGEST_H, place.aroundC]]).yieldStressPa;
   return { edgeH, centreH, endsAtPa };

@@ -12,7 +12,10 @@ const BODY_WORDS: Readonly<Record<SettingBody, string>> = {
   piped: 'piped, 3 cm across',
 };
 
-const about = (hours: number | undefined) => (hours === undefined ? 'not in three days' : duration(3600 * hours));
+function about(hours: number | undefined): string {
+  if (hours === undefined) return 'not in three days';
+  return hours === 0 ? 'as it is poured' : duration(3600 * hours);
+}
 
 /** How long it takes to set in the fridge, edge and centre apart, by what it is put into. */
 export function SettingTable({ method }: { method: WorkedMethod }) {
@@ -48,7 +51,7 @@ export function SettingTable({ method }: { method: WorkedMethod }) {
       </table>
       <p className="mt-1 text-[13px] text-mute">
         Give or take a third. It comes to about {significant(times[0]?.endsAtPa ?? 0)} Pa in the end: 100 Pa is barely
-        set, 300 to 3 000 scoops.
+        set, 300 to 3 000 scoops.
       </p>
     </section>
   );

@@ -59,7 +59,7 @@ function Figures({ followed }: { followed: FollowedStep }) {
       <Figure
         name="At its end"
         value={celsius(Math.round(end.temperatureC))}
-        note={`after about ${duration(seconds)}, give or take a third`}
+        note={seconds < 3 ? 'it is there already' : `after about ${duration(seconds)}, give or take a third`}
       />
       {leftAlone !== undefined && (
         <Figure name="Left alone" value={duration(leftAlone)} note="until its middle is there" />

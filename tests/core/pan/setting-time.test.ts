@@ -23,6 +23,14 @@ describe('how long it takes to set', () => {
     expect(thin.endsAtPa).toBeGreaterThan(BARELY_SET_PA);
   });
 
+  it('is at once where it holds as it is poured', () => {
+    const stiff = panWith(vesselOf(0.2), [
+      addition('cream-35', 40, { temperatureC: 24 }),
+      addition('dark-couverture-70', 300, { temperatureC: 24 }),
+    ]);
+    expect(settingTime(stiff, { shape: 'slab', lengthM: 0.0075 }, FRIDGE)).toMatchObject({ edgeH: 0, centreH: 0 });
+  });
+
   it('says so where it never sets', () => {
     const milk = panWith(vesselOf(0.2), [addition('milk-whole', 400, { temperatureC: 40 })]);
     const never = settingTime(milk, { shape: 'slab', lengthM: 0.0075 }, FRIDGE);
