@@ -4,12 +4,13 @@ import type { Doing } from '../pan/advance';
 import { inBursts } from '../pan/burst-plan';
 import { follow } from '../pan/follow';
 import { emptyPan, liquidG, massG, type PanState } from '../pan/pan';
-import { type StandingReading, settle } from '../pan/settle';
+import { bowlOf, type StandingReading, settle } from '../pan/settle';
 import { type Together, together } from '../pan/together';
 import type { Vessel } from '../pan/vessel';
-import { bowlBody, COOLING_PLACES } from '../set/cooling';
+import { COOLING_PLACES } from '../set/cooling';
 import type { MethodKitchen } from './kitchen';
 import { rowAddition } from './row-addition';
+import { isPale } from './row-role';
 import type { MethodRows } from './rows';
 import { HEAT_LEVELS, type Method, type MethodStep } from './step';
 
@@ -37,8 +38,6 @@ export interface FollowedStep {
 
 /** Points of a step's curve. */
 const CURVE_POINTS = 40;
-/** kg/m³ of what stands in a bowl (J). */
-const BOWL_DENSITY = 1100;
 /** °C no place of a bowl may pass in a microwave (J). */
 const HOTTEST_C = { dark: 50, pale: 45, watery: 85 };
 const WATERY = 0.6;
@@ -53,7 +52,7 @@ function burstLimit(pan: PanState): number {
   const chocolates = pan.lumps.filter(({ kind }) => kind === 'piece');
   const all = massG(pan);
   if (partOf(pan.liquid, 'water') > WATERY * all) return HOTTEST_C.watery;
-  return chocolates.some(({ perGram }) => partOf(perGram, 'milk_protein') > 0.02) ? HOTTEST_C.pale : HOTTEST_C.dark;
+  return chocolates.some(({ perGram }) => isPale(perGram)) ? HOTTEST_C.pale : HOTTEST_C.dark;
 }
 
 function doingOf(step: MethodStep, kitchen: MethodKitchen): Doing {
@@ -84,7 +83,7 @@ function happens(step: MethodStep, start: PanState, kitchen: MethodKitchen) {
   if (end.kind === 'stand') {
     const place = { surface: COOLING_PLACES.fridge, aroundC: kitchen.fridgeC };
     const quarters = Array.from({ length: 8 }, () => ({ ...place, hours: end.hours / 8 }));
-    const { after, readings } = settle(start, bowlBody(massG(start), BOWL_DENSITY), quarters);
+    const { after, readings } = settle(start, bowlOf(start), quarters);
     const along = readings.map(({ hours, centre }) => [start.seconds + 3600 * hours, centre.temperatureC] as const);
     return {
       end: after,

@@ -3,14 +3,14 @@ import { readPan } from '../pan/advance';
 import { liquidG, undissolvedG, unmeltedG } from '../pan/pan';
 import type { MethodFault } from './fault';
 import type { FollowedStep } from './follow-method';
+import { LEFT_G } from './pan-checks';
+import { isPale } from './row-role';
 import { neededAgainstSeizing } from './seize-window';
 
 /** °C chocolate takes while fat surrounds its sugar (J). */
 const DARK_MOST_C = 55;
 const PALE_MOST_C = 48;
 const WATER_OUTSIDE = 0.5;
-/** g below which nothing is felt any more. */
-const LEFT_G = 0.5;
 
 /** What stays unmelted or undissolved. */
 function leftFaults({ end, step, together, reached }: FollowedStep, i: number, isLast: boolean): MethodFault[] {
@@ -33,7 +33,7 @@ function heatFaults({ end, start }: FollowedStep, i: number): MethodFault[] {
     ({ kind, perGram }) => kind === 'piece' && partOf(perGram, 'cocoa_solids') + partOf(perGram, 'sucrose') > 0.1,
   );
   if (!chocolate || liquidG(end) <= 1) return [];
-  const mostC = partOf(chocolate.perGram, 'milk_protein') > 0.02 ? PALE_MOST_C : DARK_MOST_C;
+  const mostC = isPale(chocolate.perGram) ? PALE_MOST_C : DARK_MOST_C;
   const isBare = readPan(end).waterContinuous < WATER_OUTSIDE;
   return end.temperatureC > mostC && isBare
     ? [{ kind: 'chocolateTooHot', step: i, temperatureC: end.temperatureC, mostC }]

@@ -1,13 +1,15 @@
 import { partOf } from '../matter/component-vector';
 import { readPan } from '../pan/advance';
 import { fillOf } from '../pan/fill';
-import { liquidG, massG, type PanState } from '../pan/pan';
+import { liquidG, massG, type PanState, undissolvedG, unmeltedG } from '../pan/pan';
 import type { MethodFault } from './fault';
 import type { FollowedStep } from './follow-method';
 
 /** °C (J). */
 const SETTING_C = 31;
 const NEAR_BOIL_C = 2;
+/** g below which nothing is felt any more. */
+export const LEFT_G = 0.5;
 
 /** °C at which a pan boils; nothing where hardly anything liquid is in it. */
 export const boilsAt = (pan: PanState) => (liquidG(pan) > 1 ? readPan(pan).boilsAtC : undefined);
@@ -27,8 +29,10 @@ export function panFaults({ end, reached, start, step }: FollowedStep, i: number
   const caught = end.catching - start.catching;
   if (caught > 1) faults.push({ kind: 'catches', step: i });
   else if (caught > 0.3) faults.push({ kind: 'nearlyCatches', step: i });
-  const isMelt = step.end.kind === 'melted' || step.end.kind === 'dissolved' || step.end.kind === 'bursts';
-  if (!reached && !isMelt) faults.push({ kind: 'neverEnds', step: i, temperatureC: end.temperatureC });
+  // What is left to melt or dissolve is told by itself.
+  const { kind } = step.end;
+  const left = kind === 'dissolved' ? undissolvedG(end) : kind === 'melted' || kind === 'bursts' ? unmeltedG(end) : 0;
+  if (!reached && left <= LEFT_G) faults.push({ kind: 'neverEnds', step: i, temperatureC: end.temperatureC });
   return faults;
 }
 

@@ -32,6 +32,7 @@ const LIQUID_WATER = 0.4;
 const SWEET = 0.5;
 const SYRUP_WATER = 0.03;
 const NUT_OIL = 0.2;
+const PALE_PROTEIN = 0.02;
 
 /**
  * The role of a row.
@@ -58,3 +59,6 @@ export function roleOfRow(perGram: ComponentVector): RowRole {
   if (of('liquid_oil') >= NUT_OIL) return 'paste';
   return 'flavour';
 }
+
+/** Whether a chocolate holds milk: milk and white couverture scorch sooner than dark. */
+export const isPale = (perGram: ComponentVector) => partOf(perGram, 'milk_protein') > PALE_PROTEIN;

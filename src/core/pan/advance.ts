@@ -1,12 +1,12 @@
 import { partOf } from '../matter/component-vector';
 import { COMPONENT_INDEX, type ComponentVector } from '../matter/components';
-import { starchGoal } from '../method/starch-cooking';
 import { catchingRate, wallTemperature } from './catching';
 import { DRY_G, warmDry } from './dry';
 import { giveWay } from './give-way';
 import { type Hob, hobHeat, microwaveHeat } from './heat-source';
 import { type LiquidReading, readLiquid } from './liquid-reading';
 import { liquidG, massG, type PanState, TOOL_MIX, type Tool } from './pan';
+import { starchGoal } from './starch-cooking';
 import { baseArea, lossToKitchen } from './vessel';
 import { STEAM_HEAT, surfaceLoss } from './water';
 

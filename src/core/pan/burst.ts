@@ -1,6 +1,8 @@
+import { readPan } from './advance';
 import { catchingRate } from './catching';
+import { DRY_G } from './dry';
 import { microwaveHeat } from './heat-source';
-import type { LiquidReading } from './liquid-reading';
+import { heatCapacityOf } from './melting';
 import { liquidG, massG, type PanState } from './pan';
 
 /** How much hotter the hottest place of a still bowl gets than the whole of it (J). */
@@ -15,20 +17,25 @@ function meanC(pan: PanState): number {
   return heat / massG(pan);
 }
 
+/** J/kg/K of what takes the heat: the liquid, or the lumps where there is none. */
+function heatCapacity(pan: PanState): number {
+  const [first] = pan.lumps;
+  return first && liquidG(pan) < DRY_G ? heatCapacityOf(first.perGram) : readPan(pan).heatCapacity;
+}
+
 /**
  * The hottest place after a burst in the microwave, left still.
  *
  * @param before the pan as the burst began, something in it
- * @param heatCapacity J/kg/K of its liquid
  * @returns °C (J)
  */
-export function hottestAfterBurst(before: PanState, heatCapacity: number, powerW: number, seconds: number): number {
+export function hottestAfterBurst(before: PanState, powerW: number, seconds: number): number {
   const kg = massG(before) / 1000;
-  return meanC(before) + (HOT_SPOT * microwaveHeat(powerW, massG(before)) * seconds) / (kg * heatCapacity);
+  return meanC(before) + (HOT_SPOT * microwaveHeat(powerW, massG(before)) * seconds) / (kg * heatCapacity(before));
 }
 
-/** The pan after a burst: its hottest place may have caught. */
-export function withHotSpot(after: PanState, hottestC: number, seconds: number, reading: LiquidReading): PanState {
-  const caught = (seconds / 60) * catchingRate(hottestC, reading.waterContinuous);
-  return { ...after, catching: after.catching + caught };
+/** The pan after a burst: its hottest place may have caught, or burnt where no water is around it. */
+export function withHotSpot(after: PanState, hottestC: number, seconds: number): PanState {
+  const waterContinuous = liquidG(after) >= DRY_G ? readPan(after).waterContinuous : 0;
+  return { ...after, catching: after.catching + (seconds / 60) * catchingRate(hottestC, waterContinuous) };
 }

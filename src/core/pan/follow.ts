@@ -91,7 +91,6 @@ export function follow(
   const isDry = () => liquidG(pan) < DRY_G;
   let pan = start;
   let read = isDry() ? undefined : readNow(pan);
-  const first = read;
   const boilsAtC = () => read?.reading.boilsAtC ?? Number.POSITIVE_INFINITY;
   const limit = start.seconds + limitSeconds;
   let reached = isOver(end, pan, start, boilsAtC());
@@ -105,9 +104,9 @@ export function follow(
     reached = isOver(end, pan, start, boilsAtC());
   }
   const seconds = pan.seconds - start.seconds;
-  if (!doing.microwaveW || !first) return { pan, seconds, reached };
-  const hottestC = hottestAfterBurst(start, first.reading.heatCapacity, doing.microwaveW, seconds);
-  return { pan: withHotSpot(pan, hottestC, seconds, readPan(pan)), seconds, reached, hottestC };
+  if (!doing.microwaveW) return { pan, seconds, reached };
+  const hottestC = hottestAfterBurst(start, doing.microwaveW, seconds);
+  return { pan: withHotSpot(pan, hottestC, seconds), seconds, reached, hottestC };
 }
 
 /** Of a pan that is dry: nobody asks it anything. */

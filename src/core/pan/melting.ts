@@ -1,6 +1,6 @@
 import { partOf } from '../matter/component-vector';
 import type { ComponentVector } from '../matter/components';
-import { FAT_LATENT_HEAT } from '../set/heat';
+import { FAT_LATENT_HEAT, heatCapacityBy } from '../set/heat';
 import { type Lump, radiusNow, stirred } from './lump';
 
 /** kg/m³ of a piece of chocolate or butter (J). */
@@ -42,12 +42,10 @@ export function meltingPoint(perGram: ComponentVector): number {
   return 30 + (4 * cocoaButter) / all - (4 * lauricFat) / all;
 }
 
-/** J/kg/K of something by its composition (Choi & Okos 1986, rounded; published). */
+/** J/kg/K of something by its composition. */
 export function heatCapacityOf(perGram: ComponentVector): number {
-  const water = partOf(perGram, 'water');
-  const ethanol = partOf(perGram, 'ethanol');
   const fat = solidFatOf(perGram) + partOf(perGram, 'liquid_oil');
-  return 4180 * (water + 0.6 * ethanol) + 2000 * fat + 1450 * Math.max(1 - water - ethanol - fat, 0);
+  return heatCapacityBy({ water: partOf(perGram, 'water'), ethanol: partOf(perGram, 'ethanol'), fat });
 }
 
 /**

@@ -1,8 +1,8 @@
 import { addTimes } from '../matter/component-vector';
 import { DEFAULT_PROCESS } from '../matter/process';
 import { type Batch, type Flow, prepareBatch } from '../predict/state';
-import type { Body } from '../set/cooling';
-import type { PanState } from './pan';
+import { type Body, bowlBody } from '../set/cooling';
+import { massG, type PanState } from './pan';
 import { meanTemperature, pouredBody, type Standing, stand, standingFlow, stillMaterial } from './still';
 
 /** Edge and centre after a place. */
@@ -12,6 +12,12 @@ export interface StandingReading {
   readonly centre: Flow;
   readonly edge: Flow;
 }
+
+/** kg/m³ of what stands in a bowl (J). */
+const BOWL_DENSITY = 1100;
+
+/** All of a pan in one bowl. */
+export const bowlOf = (pan: PanState): Body => bowlBody(massG(pan), BOWL_DENSITY);
 
 /** All that is in a pan as one batch, as it has been cooked and mixed. */
 export function batchOfPan(pan: PanState): Batch {

@@ -16,6 +16,11 @@ export interface HeatProperties {
 export const FAT_LATENT_HEAT = 130_000;
 const REST_HOURS = 48;
 
+/** J/kg/K by shares of water, alcohol and fat, the rest being dry (Choi & Okos 1986, rounded; published). */
+export function heatCapacityBy({ water, ethanol, fat }: { water: number; ethanol: number; fat: number }): number {
+  return 4180 * (water + 0.6 * ethanol) + 2000 * fat + 1450 * Math.max(1 - water - ethanol - fat, 0);
+}
+
 /**
  * Heat capacity and conductivity from composition.
  *
@@ -29,7 +34,7 @@ export function heatProperties(batch: Batch): HeatProperties {
   const ethanol = ethanolG / massG;
   const rest = Math.max(1 - water - ethanol - fat, 0);
   return {
-    heatCapacity: 4180 * (water + 0.6 * ethanol) + 2000 * fat + 1450 * rest,
+    heatCapacity: heatCapacityBy({ water, ethanol, fat }),
     conductivity: 0.58 * water + 0.17 * fat + 0.25 * rest,
   };
 }

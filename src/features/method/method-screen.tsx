@@ -38,9 +38,8 @@ interface MethodProps {
 
 /** The method of a formula, worked out anew when the way or the kitchen changes; rows nobody knows are left out and named. */
 function useWorkedMethod({ id, opened, ingredients }: MethodProps) {
-  const { file } = opened;
-  const { pan, work } = useMethodOf(file, ingredients);
-  const kept = useKeptWay(id, opened, (way) => {
+  const { pan, work } = useMethodOf(opened.file, ingredients);
+  const kept = useKeptWay(id, opened, (way, file) => {
     const worked = work(way);
     return worked ? withMethod(file, worked) : file;
   });

@@ -1,6 +1,6 @@
 import type { FollowedStep } from '@/core/method/follow-method';
-import { readPan } from '@/core/pan/advance';
-import { liquidG, massG, undissolvedG, unmeltedG } from '@/core/pan/pan';
+import { isAtTheBoil } from '@/core/method/pan-checks';
+import { massG, undissolvedG, unmeltedG } from '@/core/pan/pan';
 import { numeral } from '@/ui/settings/numerals';
 
 const NARROW = '\u202f';
@@ -40,13 +40,12 @@ const FULLEST = 0.72;
  *
  * @param mostG g of the fullest step
  */
-export function lookOf({ start, end }: FollowedStep, mostG: number): PanLook {
+export function lookOf({ end }: FollowedStep, mostG: number): PanLook {
   const all = Math.max(massG(end), 1e-6);
-  const boilsAtC = liquidG(end) > 1 ? readPan(end).boilsAtC : Number.POSITIVE_INFINITY;
   return {
     level: (FULLEST * all) / Math.max(mostG, all),
-    boils: end.temperatureC > boilsAtC - 1.5,
-    pieces: Math.min(Math.max(unmeltedG(end), unmeltedG(start) > 0 && unmeltedG(end) > 0.5 ? 1 : 0) / all, 1),
-    grains: Math.min(undissolvedG(end) / all, 1),
+    boils: isAtTheBoil(end),
+    pieces: unmeltedG(end) / all,
+    grains: undissolvedG(end) / all,
   };
 }

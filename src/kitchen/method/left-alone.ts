@@ -1,11 +1,8 @@
 import type { FollowedStep } from '@/core/method/follow-method';
 import { coolingTime } from '@/core/pan/cooling-time';
-import { massG } from '@/core/pan/pan';
-import { batchOfPan } from '@/core/pan/settle';
+import { batchOfPan, bowlOf } from '@/core/pan/settle';
 import { stillMaterial } from '@/core/pan/still';
-import { bowlBody, COOLING_PLACES } from '@/core/set/cooling';
-
-const DENSITY = 1100;
+import { COOLING_PLACES } from '@/core/set/cooling';
 
 /**
  * Seconds a step of cooling would take if nobody stirred: the middle of the bowl stays warm long.
@@ -16,6 +13,6 @@ export function leftAloneSeconds({ step, start }: FollowedStep): number | undefi
   if (step.end.kind !== 'cooled' || start.temperatureC <= step.end.temperatureC) return undefined;
   const span = { fromC: start.temperatureC, toC: step.end.temperatureC };
   const place = { surface: COOLING_PLACES.room, aroundC: start.vessel.kitchenC };
-  const hours = coolingTime(bowlBody(massG(start), DENSITY), stillMaterial(batchOfPan(start)), place, span);
+  const hours = coolingTime(bowlOf(start), stillMaterial(batchOfPan(start)), place, span);
   return hours === undefined ? undefined : 3600 * hours;
 }

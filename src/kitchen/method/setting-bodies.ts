@@ -1,24 +1,24 @@
-import { massG } from '@/core/pan/pan';
+import { massG, type PanState } from '@/core/pan/pan';
 import { type SettingTime, settingTime } from '@/core/pan/setting-time';
-import { type Body, bowlBody, COOLING_PLACES } from '@/core/set/cooling';
+import { bowlOf } from '@/core/pan/settle';
+import { type Body, COOLING_PLACES } from '@/core/set/cooling';
 import type { WorkedMethod } from './work-method';
 
 /** What a batch is put into to set. */
 export const SETTING_BODIES = ['tray', 'bowl', 'jar', 'piped'] as const;
 export type SettingBody = (typeof SETTING_BODIES)[number];
 
-const DENSITY = 1100;
 const FRIDGE_C = 4;
 /** A tray of 1.5 cm on a rack, a jar of 7 cm, a rosette of 3 cm: how far heat has to travel, m. */
 const TRAY_M = 0.0075;
 const JAR_M = 0.035;
 const ROSETTE_M = 0.015;
 
-function bodyOf(which: SettingBody, grams: number): Body {
+function bodyOf(which: SettingBody, pan: PanState): Body {
   if (which === 'tray') return { shape: 'slab', lengthM: TRAY_M };
   if (which === 'jar') return { shape: 'cylinder', lengthM: JAR_M };
   if (which === 'piped') return { shape: 'sphere', lengthM: ROSETTE_M };
-  return bowlBody(grams, DENSITY);
+  return bowlOf(pan);
 }
 
 /** How long a finished batch takes to set in the fridge, by what it is put into. */
@@ -27,6 +27,6 @@ export function settingTimes({ followed }: WorkedMethod): readonly (SettingTime 
   if (!end || !(massG(end) > 0)) return [];
   return SETTING_BODIES.map((which) => ({
     which,
-    ...settingTime(end, bodyOf(which, massG(end)), { surface: COOLING_PLACES.fridge, aroundC: FRIDGE_C }),
+    ...settingTime(end, bodyOf(which, end), { surface: COOLING_PLACES.fridge, aroundC: FRIDGE_C }),
   }));
 }

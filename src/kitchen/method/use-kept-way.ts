@@ -17,16 +17,18 @@ const GONE = 'This formula was deleted on another tablet.';
  * The way of working chosen for a formula, kept with it and with what it does to the batch. What another tablet saved is never overwritten.
  *
  * @param opened as the page was given it
- * @param made the formula as it is made by a way
+ * @param made a formula as it is made by a way
  */
 export function useKeptWay(
   id: string,
   opened: { readonly revision: number; readonly file: FormulaFile },
-  made: (way: WayId) => FormulaFile,
+  made: (way: WayId, file: FormulaFile) => FormulaFile,
 ) {
   const [way, setWay] = useState(opened.file.method?.way);
   const [state, setState] = useState<KeptWay>({ kind: 'kept' });
   const revision = useRef(opened.revision);
+  /** as it was kept last: being warmed again keeps what its making did */
+  const last = useRef(opened.file);
   const wanted = useRef(way);
   const isSending = useRef(false);
 
@@ -39,13 +41,15 @@ export function useKeptWay(
         sent = wanted.current;
         setState({ kind: 'keeping' });
         if (sent === undefined) break;
-        const answer = await noteSave(sendSave(id, revision.current, JSON.stringify(made(sent))));
+        const file = made(sent, last.current);
+        const answer = await noteSave(sendSave(id, revision.current, JSON.stringify(file)));
         if (answer.kind !== 'kept') {
           const message = answer.kind === 'stale' ? STALE : answer.kind === 'gone' ? GONE : answer.message;
           setState({ kind: 'failed', message });
           return;
         }
         revision.current = answer.revision;
+        last.current = file;
       }
       setState({ kind: 'kept' });
     } finally {

@@ -281,6 +281,22 @@ describe('what is wrong with a method', () => {
     ).toContain('neverEnds');
   });
 
+  it('a microwave that never warms it through, though nothing is left to melt', () => {
+    const rows = rowsOf([
+      ['cream-35', 9000],
+      ['dark-couverture-60', 300],
+    ]);
+    const method = methodBy('microwave', rows, 35) as Method;
+    const weak = { ...USUAL_METHOD_KITCHEN, microwaveW: 200, bowlM: 0.6 };
+    const [bursts] = followMethod(rows, method, weak);
+    expect(bursts?.reached).toBe(false);
+    expect(faultsOf(rows, method, weak).some((kind) => kind === 'neverEnds' || kind === 'unmelted')).toBe(true);
+    const warmer = changed(methodBy('reheated', ganache, 35) as Method, 'bursts', {
+      end: { kind: 'bursts', toC: 140 },
+    });
+    expect(faultsOf(ganache, warmer)).toContain('neverEnds');
+  });
+
   it('a splash of water in melted chocolate, with the grams that loosen it again', () => {
     const rows = rowsOf([
       ['dark-couverture-70', 300],

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { cookedStarch } from '@/core/method/starch-cooking';
 import { boilOffRate } from '@/core/pan/boil-off';
 import { HOB_EFFICIENCY } from '@/core/pan/heat-source';
+import { cookedStarch } from '@/core/pan/starch-cooking';
 import reference from '../../support/check-vectors.json';
 import { addition, DOING, follow, gas, panWith, until, vesselOf } from '../../support/pan';
 

@@ -241,6 +241,25 @@ describe('kitchens that go wrong', () => {
     }
   });
 
+  it('chocolate alone, too long in the microwave, burns', () => {
+    const pan = panWith(vesselOf(0.16), [addition('dark-couverture-66', 200, pieces(4))]);
+    const burst = (seconds: number) => follow(pan, { ...DOING, microwaveW: 800 }, forSeconds(seconds));
+    expect(burst(10).pan.catching).toBeLessThan(0.3);
+    expect(burst(90).hottestC).toBeGreaterThan(150);
+    expect(burst(90).pan.catching).toBeGreaterThan(1);
+  });
+
+  it('a surface that stands still loses water to a skin, until it is stirred; a cover keeps it', () => {
+    const pan = panWith(vesselOf(0.2), [addition('cream-35', 300, { temperatureC: 70 })]);
+    const still = follow(pan, DOING, forSeconds(300)).pan;
+    const area = (Math.PI * 0.2 ** 2) / 4;
+    expect(still.skin).toBeCloseTo(still.lostWaterG / area, 6);
+    expect(still.skin).toBeGreaterThan(60);
+    expect(follow(still, { ...DOING, stir: 0.3 }, forSeconds(1)).pan.skin).toBe(0);
+    const covered = follow(pan, { ...DOING, cover: 0.9 }, forSeconds(300)).pan;
+    expect(covered.lostWaterG).toBeLessThan(0.15 * still.lostWaterG);
+  });
+
   it('a pan boiled dry warms on, and catches', () => {
     const pan = panWith(vesselOf(0.2), [addition('water', 60), addition('sugar-granulated', 60, grains(0.25))]);
     const { pan: after } = follow(pan, { ...DOING, hob: gas(1) }, forSeconds(900));
