@@ -106,7 +106,7 @@ export function MethodScreen(props: MethodProps) {
         <span>Times and temperatures are worked out for this batch and kitchen; your eyes decide.</span>
         <Link
           href={`/formulas/${id}/method/card`}
-          className="ml-auto inline-flex min-h-9 items-center gap-2 text-enamel"
+          className="ml-auto inline-flex min-h-11 items-center gap-2 text-enamel"
         >
           <Printer size={15} aria-hidden="true" /> Print
         </Link>

@@ -180,6 +180,13 @@ describe('what is wrong with a method', () => {
   const faultsOf = (rows: typeof ganache, method: Method, kitchen = USUAL_METHOD_KITCHEN) =>
     methodFaults(rows, followMethod(rows, method, kitchen)).map(({ kind }) => kind);
 
+  it('nothing: and cream and butter come from the fridge, chocolate and rum from the shelf', () => {
+    const followed = followMethod(ganache, poured, USUAL_METHOD_KITCHEN);
+    expect(methodFaults(ganache, followed)).toEqual([]);
+    const came = followed.flatMap(({ additions }) => additions.map(({ key, temperatureC }) => [key, temperatureC]));
+    expect(Object.fromEntries(came)).toEqual({ 0: 5, 1: 22, 2: 5, 3: 22 });
+  });
+
   it('a row in no step, and one that goes in twice', () => {
     expect(faultsOf(ganache, without(poured, 'spirit'))).toContain('rowInNoStep');
     expect(faultsOf(ganache, { ...poured, steps: [...poured.steps, ...poured.steps.slice(0, 1)] })).toContain(
@@ -227,6 +234,16 @@ describe('what is wrong with a method', () => {
     const floury = changed(method, 'cookOut', { end: { kind: 'seconds', seconds: 1 }, leastSeconds: 0 });
     const early = changed(floury, 'slurry', { end: { kind: 'seconds', seconds: 5 } });
     expect(faultsOf(rows, early)).toContain('floury');
+    const cookedTo = (share: number) =>
+      faultsOf(
+        rows,
+        changed(changed(method, 'slurry', { end: { kind: 'seconds', seconds: 5 } }), 'cookOut', {
+          end: { kind: 'cooked', share },
+          leastSeconds: 0,
+        }),
+      );
+    expect(cookedTo(0.75)).toContain('floury');
+    expect(cookedTo(0.88)).not.toContain('floury');
     const thick = changed(method, 'soak', { adds: [{ row: 2, share: 1 }] });
     expect(faultsOf(rows, thick)).toContain('slurryThick');
   });

@@ -260,6 +260,14 @@ describe('kitchens that go wrong', () => {
     expect(covered.lostWaterG).toBeLessThan(0.15 * still.lostWaterG);
   });
 
+  it('alcohol leaves six times as fast as water, in logarithms; a quarter of an hour of simmering takes most of it', () => {
+    const pan = panWith(vesselOf(0.2), [addition('cream-35', 300), addition('rum-40', 40)]);
+    const { pan: after } = follow(pan, { ...DOING, hob: gas(0.35), stir: 0.3 }, forSeconds(900));
+    const left = (name: 'water' | 'ethanol') => Math.log(partOf(after.liquid, name) / partOf(pan.liquid, name));
+    expect(left('ethanol') / left('water')).toBeCloseTo(6, 6);
+    expect(after.lostEthanolG / partOf(pan.liquid, 'ethanol')).toBeGreaterThan(0.5);
+  });
+
   it('a pan boiled dry warms on, and catches', () => {
     const pan = panWith(vesselOf(0.2), [addition('water', 60), addition('sugar-granulated', 60, grains(0.25))]);
     const { pan: after } = follow(pan, { ...DOING, hob: gas(1) }, forSeconds(900));
