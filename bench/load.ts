@@ -1,12 +1,16 @@
-import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { sql } from 'drizzle-orm';
+import { openKitchen } from '../src/server/db/database';
+import { memoryMb } from './family';
 import { type Row, report } from './report';
 import { type Served, serve } from './served';
 
 const FORMULAS = 5_000;
 const INGREDIENTS = 5_000;
+const BATCHES = 20_000;
+const EVENTS = 5;
 const AT_A_TIME = 500;
 const READERS = 200;
 const WRITERS = 10;
@@ -22,25 +26,6 @@ interface StoredFormula {
 
 const middle = (values: readonly number[], at = 0.5) =>
   values.toSorted((a, b) => a - b)[Math.min(Math.floor(at * values.length), values.length - 1)] ?? Number.NaN;
-
-/** Memory of a server and all it started, MB. */
-function memoryMb(pid: number): number {
-  const table = execFileSync('ps', ['-eo', 'pid=,ppid=,rss='], { encoding: 'utf8' })
-    .trim()
-    .split('\n')
-    .map((line) => line.trim().split(/\s+/).map(Number) as [number, number, number]);
-  const family = new Set([pid]);
-  for (let grew = true; grew; ) {
-    grew = false;
-    for (const [own, parent] of table) {
-      if (!family.has(own) && family.has(parent)) {
-        family.add(own);
-        grew = true;
-      }
-    }
-  }
-  return table.reduce((sum, [own, , rss]) => sum + (family.has(own) ? rss : 0), 0) / 1024;
-}
 
 /** A big kitchen: the demo's formulas again and again, and a larder of crates. */
 async function fill({ ask }: Served): Promise<readonly StoredFormula[]> {
@@ -61,6 +46,27 @@ async function fill({ ask }: Served): Promise<readonly StoredFormula[]> {
   }));
   await ask('/api/larder/import', 'POST', { add, change: [] });
   return formulas;
+}
+
+/** A batch, and twenty thousand copies of it that are over, with what happened to each. The server is stopped meanwhile: nobody cooks so much. */
+async function fillBatches(served: Served, folder: string, formulaId: string): Promise<string> {
+  const stove = { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 };
+  const { id } = JSON.parse(await served.ask('/api/batches', 'POST', { formulaId, stove, kitchenC: 22 }));
+  await served.stop();
+  const { db, close } = await openKitchen(folder);
+  try {
+    await db.execute(sql`
+      insert into batches (id, number, formula_id, name, frozen, state, started_at)
+      select 'copy-' || n, n + 1, formula_id, name, frozen, 'finished', started_at
+      from batches, generate_series(1, ${BATCHES}::int) as n where id = ${id}`);
+    await db.execute(sql`
+      insert into batch_events (batch_id, seq, key, tablet, tablet_ms, server_ms, what)
+      select 'copy-' || n, e, 'event-' || e, 'bench', 0, 0, '{"kind":"temperature","temperatureC":40,"by":"probe"}'::jsonb
+      from generate_series(1, ${BATCHES}::int) as n, generate_series(1, ${EVENTS}::int) as e`);
+  } finally {
+    await close();
+  }
+  return id;
 }
 
 /** First and usual time of a page, and how heavy it is. */
@@ -97,7 +103,7 @@ async function crowd({ ask }: Served, formulas: readonly StoredFormula[]): Promi
   const pages = formulas.map(({ id }) => `/formulas/${id}/balance`);
   const reader = async (n: number) => {
     for (let i = n; performance.now() < until; i++) {
-      await timed(reads, () => ask(i % 3 === 0 ? '/' : (pages[i % pages.length] as string)));
+      await timed(reads, () => ask(i % 3 === 0 ? '/formulas' : (pages[i % pages.length] as string)));
     }
   };
   const writer = async (n: number) => {
@@ -128,20 +134,25 @@ async function crowd({ ask }: Served, formulas: readonly StoredFormula[]): Promi
 }
 
 const folder = mkdtempSync(path.join(tmpdir(), 'dark-pour-load-'));
-const served = await serve(folder);
+let served = await serve(folder);
 try {
   const formulas = await fill(served);
   const id = formulas[0]?.id ?? '';
+  const batch = await fillBatches(served, folder, id);
+  served = await serve(folder);
   const before = memoryMb(served.pid);
   const rows = [
-    ...(await look(served, 'list', '/')),
+    ...(await look(served, 'list', '/formulas')),
     ...(await look(served, 'bench', `/formulas/${id}/balance`)),
     ...(await look(served, 'brief', '/brief')),
     ...(await look(served, 'larder', '/larder')),
+    ...(await look(served, 'method', `/formulas/${id}/method`)),
+    ...(await look(served, 'batches that run', '/batches')),
+    ...(await look(served, 'a batch', `/batches/${batch}`)),
   ];
   const looked = memoryMb(served.pid);
   rows.push(...(await crowd(served, formulas)));
-  report(`${FORMULAS} formulas, ${INGREDIENTS} ingredients more`, rows);
+  report(`${FORMULAS} formulas, ${INGREDIENTS} ingredients, ${BATCHES} batches more`, rows);
   const mb = [before, looked, memoryMb(served.pid)].map((each) => each.toFixed(0));
   process.stdout.write(`  memory, MB: filled ${mb[0]}, each page looked at ${mb[1]}, after the crowd ${mb[2]}\n`);
 } finally {

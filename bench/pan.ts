@@ -2,12 +2,14 @@ import { readFileSync } from 'node:fs';
 import { Bench } from 'tinybench';
 import { compositionVector } from '../src/core/matter/components';
 import { methodFaults } from '../src/core/method/checks';
+import { type DayTask, dayOverlaps, SMALL_KITCHEN, spreadDay } from '../src/core/method/day-plan';
 import { followMethod } from '../src/core/method/follow-method';
 import { USUAL_METHOD_KITCHEN } from '../src/core/method/kitchen';
 import { methodRows } from '../src/core/method/rows';
 import type { Method } from '../src/core/method/step';
 import { methodBy } from '../src/core/method/ways/ways';
 import { parseLarderCsv } from '../src/formats/larder-csv';
+import { stretchesOf } from '../src/kitchen/method/hands';
 import { type Row, report } from './report';
 
 const larder = new Map(
@@ -46,10 +48,20 @@ for (const method of methods) {
     methodFaults(rows, followMethod(rows, method, USUAL_METHOD_KITCHEN));
   });
 }
+/** Twelve formulas that are all to be ready at once, backwards. */
+const day = Array.from({ length: 12 }, (_, i): DayTask => {
+  const followed = followMethod(rows, methods[i % methods.length] as Method, USUAL_METHOD_KITCHEN);
+  const seconds = followed.reduce((sum, each) => sum + each.seconds, 0);
+  return { id: String(i), ready: 1050, ...stretchesOf({ followed, seconds }) };
+});
+bench.add('day', () => {
+  dayOverlaps(spreadDay(day, SMALL_KITCHEN), SMALL_KITCHEN);
+});
 await bench.run();
 const results: Row[] = bench.tasks.map((task) => ({
-  name: `whole method with checks, 15 rows: ${task.name}`,
+  name:
+    task.name === 'day' ? 'a day of 12 formulas, planned backwards' : `whole method with checks, 15 rows: ${task.name}`,
   ms: task.result && 'latency' in task.result ? task.result.latency.p50 : Number.NaN,
-  aimMs: 20,
+  aimMs: task.name === 'day' ? 50 : 20,
 }));
 report('Pan and method', results);

@@ -10,6 +10,8 @@ export interface Served {
   readonly address: string;
   /** from the command to the first healthy answer */
   readonly startMs: number;
+  /** what a page of its own sends along */
+  readonly headers: Readonly<Record<string, string>>;
   /** asks as a page of its own does; any answer but a good one is an error */
   readonly ask: (path: string, method?: string, body?: unknown) => Promise<string>;
   readonly stop: () => Promise<void>;
@@ -41,6 +43,7 @@ export async function serve(folder: string): Promise<Served> {
     pid: child.pid ?? 0,
     address,
     startMs,
+    headers,
     ask: async (to, method = 'GET', body) => {
       const answer = await fetch(`${address}${to}`, {
         method,

@@ -11,7 +11,19 @@ const { buildSync } = await import('esbuild');
 const folder = mkdtempSync(inProject('node_modules', '.bench-'));
 try {
   // Bundled as the browser runs it: a loader between the modules would slow what is measured.
-  const results = ['core', 'pan', 'impossible', 'brief', 'larder', 'saving', 'start', 'load'].map((name) => {
+  const results = [
+    'core',
+    'pan',
+    'rescue',
+    'impossible',
+    'brief',
+    'larder',
+    'saving',
+    'start',
+    'devices',
+    'book',
+    'load',
+  ].map((name) => {
     const outfile = path.join(folder, `${name}.mjs`);
     buildSync({
       entryPoints: [inProject('bench', `${name}.ts`)],

@@ -14,7 +14,7 @@ const UPRIGHT = { width: 768, height: 1024 };
 
 /** Opens the Balance screen of a demo formula. */
 const open = (name) => async (page) => {
-  await page.goto('/');
+  await page.goto('/formulas');
   await page.getByRole('link', { name }).first().click();
   await page.waitForURL(/balance$/);
   await page.locator('.apexcharts-series path').first().waitFor();
@@ -22,7 +22,8 @@ const open = (name) => async (page) => {
 
 /** The pictures: file name, size of the window, and how to get there. */
 const PICTURES = [
-  { file: 'formulas', size: DESK, go: (page) => page.goto('/') },
+  { file: 'today', size: DESK, go: (page) => page.goto('/') },
+  { file: 'formulas', size: DESK, go: (page) => page.goto('/formulas') },
   {
     file: 'brief',
     size: DESK,
@@ -48,15 +49,50 @@ const PICTURES = [
     },
   },
   {
-    file: 'swap',
+    file: 'saturday',
+    size: DESK,
+    go: async (page) => {
+      await page.goto('/day');
+      await page.getByRole('list', { name: 'Work of the day' }).waitFor();
+    },
+  },
+  {
+    file: 'cook',
     size: DESK,
     go: async (page) => {
       await open('Millrace éclair gloss')(page);
-      await page.getByRole('button', { name: 'Do without…' }).click();
-      await page.getByRole('button', { name: 'no alcohol' }).click();
-      await page.getByTestId('swap-result').waitFor();
+      await page.getByRole('link', { name: 'Method', exact: true }).click();
+      await page.getByRole('button', { name: 'Cook this now' }).click();
+      await page.getByRole('button', { name: 'No, only show them' }).click();
+      await page.getByLabel('Weighed: Whipping cream').fill('290');
+      await page.keyboard.press('Enter');
+      await page.getByRole('button', { name: 'Scale the rest' }).waitFor();
     },
   },
+  {
+    file: 'rescue',
+    size: DESK,
+    go: async (page) => {
+      await page.goto('/rescue');
+      await page.getByLabel('Formula of the pan').selectOption({ label: 'Millrace éclair gloss' });
+      await page.getByRole('button', { name: 'A bit thick' }).click();
+      await page.getByRole('button', { name: 'Something else instead' }).click();
+    },
+  },
+  { file: 'book', size: DESK, go: (page) => page.goto('/book') },
+  {
+    file: 'record',
+    size: DESK,
+    go: async (page) => {
+      await page.goto('/book');
+      await page
+        .getByRole('link', { name: /gloss|rosette/ })
+        .first()
+        .click();
+      await page.getByRole('region', { name: 'What it teaches' }).waitFor();
+    },
+  },
+  { file: 'shelf', size: DESK, go: (page) => page.goto('/shelf') },
   {
     file: 'map',
     size: DESK,
@@ -85,17 +121,6 @@ const PICTURES = [
     },
   },
   {
-    file: 'recipe',
-    size: DESK,
-    go: async (page) => {
-      await page.goto('/');
-      await page.getByRole('button', { name: 'From a recipe' }).click();
-      await page
-        .getByRole('textbox', { name: /A line an ingredient/ })
-        .fill('200 g dark couverture 64 %, chopped\n1 1/4 cup cream\n2 tbsp glucose syrup DE 42');
-    },
-  },
-  {
     file: 'bench-card',
     size: { width: 900, height: 1040 },
     go: async (page) => {
@@ -105,28 +130,8 @@ const PICTURES = [
     },
   },
   { file: 'larder', size: DESK, go: (page) => page.goto('/larder') },
-  {
-    file: 'ingredient',
-    size: DESK,
-    go: async (page) => {
-      await page.goto('/larder');
-      await page.locator('tr[data-ingredient]').first().waitFor();
-      await page.getByRole('searchbox').fill('couverture 66');
-      await page.getByRole('button', { name: /Dark couverture 66/ }).click();
-      await page.getByRole('heading', { name: 'Nutrition' }).waitFor();
-    },
-  },
   { file: 'numbers', size: DESK, go: (page) => page.goto('/numbers') },
   { file: 'balance-upright', size: UPRIGHT, go: open('Snowmelt mirror') },
-  {
-    file: 'balanced',
-    size: DESK,
-    go: async (page) => {
-      await open('Millrace éclair gloss')(page);
-      await page.keyboard.press('b');
-      await page.getByTestId('outcome').waitFor();
-    },
-  },
 ];
 
 ensureInstalled();

@@ -1,7 +1,9 @@
 import type { Metadata, Viewport } from 'next';
 import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
+import { PoursProvider } from '@/ui/pours/pours-provider';
 import { SettingsProvider } from '@/ui/settings/settings-provider';
+import { kitchenPours } from './kitchen-pours';
 import { kitchenSettings } from './kitchen-settings';
 import './globals.css';
 
@@ -20,7 +22,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" data-theme={theme}>
       <body>
-        <SettingsProvider settings={await kitchenSettings()}>{children}</SettingsProvider>
+        <SettingsProvider settings={await kitchenSettings()}>
+          <PoursProvider knowledge={await kitchenPours()}>{children}</PoursProvider>
+        </SettingsProvider>
       </body>
     </html>
   );

@@ -10,7 +10,7 @@ export default function NotFound() {
         <p className="mb-6 text-mute">
           There is no such page or formula here. If it was deleted a moment ago, the list can still bring it back.
         </p>
-        <Link href="/" className="font-semibold text-enamel underline">
+        <Link href="/formulas" className="font-semibold text-enamel underline">
           All formulas
         </Link>
       </main>

@@ -1,20 +1,47 @@
-import { LibraryScreen } from '@/features/library/library-screen';
+import { type TodayFacts, TodayScreen } from '@/features/today/today-screen';
+import type { BookRow } from '@/formats/book';
+import { dayOf } from '@/formats/day';
 import { sharedDatabase } from '@/server/db/database';
-import { countFormulas } from '@/server/repositories/formula-list';
-import { summaries } from './library-summaries';
+import type { Database } from '@/server/db/query-builder';
+import { runningBatches } from '@/server/repositories/batches';
+import { lookUpBook } from '@/server/repositories/book';
+import { tasksOf } from '@/server/repositories/days';
+import { countFormulas, listNames } from '@/server/repositories/formula-list';
+import { listShelf } from '@/server/repositories/shelf';
 
 export const dynamic = 'force-dynamic';
 
-/** Cards the page comes with; those of a bigger kitchen follow. */
-const FIRST = 48;
+/** Lines a part of the page has at most. */
+const MOST = 6;
 
-export default async function FormulasPage() {
+/** The last batch of each formula, the newest first. */
+function lastOfEach(rows: readonly BookRow[]): BookRow[] {
+  const seen = new Set<string>();
+  return rows.filter(({ formulaId }) => !seen.has(formulaId) && seen.add(formulaId)).slice(0, MOST);
+}
+
+async function factsOf(db: Database, now: Date): Promise<TodayFacts> {
+  const day = dayOf(now);
+  const [running, tasks, shelf, book, formulas] = [
+    await runningBatches(db),
+    await tasksOf(db, day),
+    await listShelf(db),
+    await lookUpBook(db, { skip: 0 }),
+    await countFormulas(db),
+  ];
+  const names = new Map((tasks.length > 0 ? await listNames(db) : []).map(({ id, name }) => [id, name]));
+  const isDue = ({ useBy }: { useBy: string | null }) => useBy !== null && useBy <= day;
+  return {
+    day,
+    running,
+    due: tasks.map((task) => ({ ...task, name: names.get(task.formulaId) ?? 'A formula' })),
+    useFirst: [...shelf.filter(isDue), ...shelf.filter((item) => !isDue(item))].slice(0, MOST),
+    lately: lastOfEach(book.rows),
+    formulas,
+  };
+}
+
+export default async function TodayPage() {
   const { db } = await sharedDatabase();
-  const [{ formulas, unreadable }, count] = await Promise.all([summaries(db, FIRST), countFormulas(db)]);
-  return (
-    <LibraryScreen
-      carried={{ rows: formulas, isWhole: count === formulas.length + unreadable.length }}
-      unreadable={unreadable}
-    />
-  );
+  return <TodayScreen facts={await factsOf(db, new Date())} />;
 }

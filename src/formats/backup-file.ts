@@ -1,7 +1,18 @@
 import { z } from 'zod';
 
 /** Tables of a kitchen in the order they are filled: what is pointed at before what points. */
-export const BACKUP_TABLES = ['settings', 'ingredients', 'formulas', 'formula_lines', 'formula_versions'] as const;
+export const BACKUP_TABLES = [
+  'settings',
+  'ingredients',
+  'formulas',
+  'formula_lines',
+  'formula_versions',
+  'day_tasks',
+  'batches',
+  'batch_events',
+  'kitchen_tests',
+  'shelf_items',
+] as const;
 
 export type BackupTable = (typeof BACKUP_TABLES)[number];
 
@@ -19,9 +30,10 @@ export const backupSchema = z.object({
   /** newest change of the database's form when it was made */
   schema: z.string().max(80),
   tables: z.object(
-    Object.fromEntries(BACKUP_TABLES.map((table) => [table, z.array(rowSchema).max(MOST_ROWS)])) as Record<
+    // A backup from before a table was there has none of its rows.
+    Object.fromEntries(BACKUP_TABLES.map((table) => [table, z.array(rowSchema).max(MOST_ROWS).default([])])) as Record<
       BackupTable,
-      z.ZodArray<typeof rowSchema>
+      z.ZodDefault<z.ZodArray<typeof rowSchema>>
     >,
   ),
 });

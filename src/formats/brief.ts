@@ -1,9 +1,11 @@
 import { z } from 'zod';
 import { type Brief, HEATS, SHINES, TASTES, THICKENERS } from '@/core/brief/brief';
-import { JOB_USES, PLACES, SLOPES } from '@/core/brief/job';
+import { SLOPES } from '@/core/brief/job';
 import { MOST_MOMENTS } from '@/core/formula/moments';
 import { HOB_EFFICIENCY } from '@/core/pan/heat-source';
 import { RESTRICTIONS } from '@/core/swap/restrictions';
+import { JOB_USES } from '@/core/uses/catalogue';
+import { PLACES } from '@/core/uses/places';
 import { PORTION_KINDS, type PortionKey, portionKind } from '@/core/yields/portions';
 import { formerly } from './former-names';
 import { gateSchema, momentSchema } from './moments-and-gates';

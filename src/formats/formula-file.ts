@@ -1,7 +1,6 @@
 import { z } from 'zod';
 import { MOST_MOMENTS } from '@/core/formula/moments';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
-import { WAY_IDS } from '@/core/method/step';
 import { allergenFields, recogniseFields } from './allergen-fields';
 import { briefSchema } from './brief';
 import { formerly } from './former-names';
@@ -9,6 +8,7 @@ import { FormulaFileError } from './formula-file-error';
 import { compositionSchema } from './ingredient';
 import { ingredientId } from './ingredient-id';
 import { messageOf } from './message-of';
+import { methodSchema } from './method';
 import { gateSchema, momentSchema, name, temperatureC } from './moments-and-gates';
 import { STAGES } from './stages';
 
@@ -90,11 +90,6 @@ export const ownIngredientSchema = z
       ...(read.mayContain.length > 0 ? { mayContain: read.mayContain } : {}),
     };
   });
-
-/** How a formula is made: the way of working that was chosen for it. */
-const methodSchema = z.object({
-  way: z.enum(WAY_IDS, { error: `must be one of ${WAY_IDS.join(', ')}` }),
-});
 
 /** Format `dark-pour/formula`, version 1: the project's open formula file. */
 export const formulaFileSchema = z

@@ -100,7 +100,7 @@ export function answerPan(file: PanFile, larder: LarderComposition) {
       pan = after;
       return answer;
     }
-    const followed = follow(pan, doingOf(event), endOf(event.until), event.limitSeconds);
+    const followed = follow(pan, doingOf(event), endOf(event.until), { limitSeconds: event.limitSeconds });
     pan = followed.pan;
     return {
       ...panAnswer(pan),

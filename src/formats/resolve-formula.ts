@@ -1,4 +1,5 @@
 import type { Formula, FormulaLine } from '@/core/formula/formula';
+import type { KitchenKnowledge } from '@/core/learn/kitchen';
 import { type ComponentVector, type Composition, compositionVector } from '@/core/matter/components';
 import { formIn, gramsPerMl, measureDoubt } from '@/core/matter/measures';
 import { lookUp } from '@/formats/look-up';
@@ -6,15 +7,18 @@ import { doubtKindOf } from './doubt-kind';
 import type { FileLine, FormulaFile } from './formula-file';
 import { FormulaFileError } from './formula-file-error';
 import type { Ingredient } from './ingredient';
+import { processHere } from './process-here';
 
 /** As much of a larder ingredient as a formula needs; more makes cost and doubt known. */
 export type LarderIngredient = { readonly name: string; readonly components: Composition } & Partial<
-  Pick<Ingredient, 'group' | 'pricePerKg' | 'measures' | 'pieces' | 'densityGPerMl'>
+  Pick<Ingredient, 'group' | 'pricePerKg' | 'measures' | 'pieces' | 'densityGPerMl' | 'ph'>
 >;
 
 /** Anything that knows larder ingredients by id. */
 export interface LarderComposition {
   get(id: string): LarderIngredient | undefined;
+  /** what the kitchen's own tests taught, where figures are to be as it pours */
+  readonly pours?: KitchenKnowledge;
 }
 
 const vectors = new WeakMap<object, ComponentVector>();
@@ -52,24 +56,26 @@ export type ResolvableFormula = Pick<FormulaFile, 'lines' | 'ingredients' | 'pro
  * @throws {FormulaFileError} a line names an ingredient neither knows
  */
 export function resolveFormula(file: ResolvableFormula, larder: LarderComposition): Formula {
+  const lines = file.lines.map((line, index) => {
+    const own = lookUp(file.ingredients, line.ingredient);
+    const known: LarderIngredient | undefined = own ?? larder.get(line.ingredient);
+    if (!known) {
+      throw new FormulaFileError(
+        `lines[${index}].ingredient: "${line.ingredient}" is neither in the file's ingredients nor in the larder`,
+      );
+    }
+    return {
+      ...line,
+      perGram: vectorOf(known.components),
+      pricePerKg: known.pricePerKg ?? undefined,
+      ph: known.ph ?? undefined,
+      kind: known.group ? doubtKindOf({ group: known.group }) : 'other',
+      measured: volumeDoubt(line, known),
+    } satisfies FormulaLine;
+  });
   return {
-    lines: file.lines.map((line, index): FormulaLine => {
-      const own = lookUp(file.ingredients, line.ingredient);
-      const known: LarderIngredient | undefined = own ?? larder.get(line.ingredient);
-      if (!known) {
-        throw new FormulaFileError(
-          `lines[${index}].ingredient: "${line.ingredient}" is neither in the file's ingredients nor in the larder`,
-        );
-      }
-      return {
-        ...line,
-        perGram: vectorOf(known.components),
-        pricePerKg: known.pricePerKg ?? undefined,
-        kind: known.group ? doubtKindOf({ group: known.group }) : 'other',
-        measured: volumeDoubt(line, known),
-      };
-    }),
-    process: file.process,
+    lines,
+    process: processHere(file.process, lines, larder.pours),
     moments: file.moments,
     gates: file.gates,
     evaporationG: file.yield?.evaporationGrams,

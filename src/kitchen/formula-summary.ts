@@ -1,13 +1,12 @@
 import { type Standing, standingOf } from '@/core/balance/standing';
-import { findUse } from '@/core/balance/uses';
 import { atThePour } from '@/core/formula/moment-role';
 import { linearChance } from '@/core/predict/linear-chance';
 import { chocolateColour } from '@/core/shine/colour';
+import { findUse } from '@/core/uses/ready-gates';
 import type { StoredFormula } from '@/formats/server-answers';
 import { itemOf, type Larder } from './known-item';
 import { keyed, predictPan } from './known-pan';
-import { JOB_WORDS } from './words/job-words';
-import { USE_NAMES } from './words/use-words';
+import { JOB_WORDS, USE_NAMES } from './words/job-words';
 
 /** A formula as a card of the list shows it. */
 export interface FormulaSummary {

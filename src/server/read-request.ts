@@ -7,6 +7,9 @@ import { UnreadableError } from './repositories/stored-value';
 const tooLarge = (mostBytes: number) =>
   new RequestError(413, `That is over ${Math.round(mostBytes / 1e6)} MB; it should be far less.`);
 
+/** A NUL, as it is or as JSON escapes it: no database keeps one in a text. */
+const HOLDS_NUL = /\0|(?:^|[^\\])(?:\\\\)*\\u0000/;
+
 /** A request that cannot be used, with the answer for it. */
 export class RequestError extends Error {
   override readonly name = 'RequestError';
@@ -24,7 +27,7 @@ export class RequestError extends Error {
  * Reads a JSON request body against a schema.
  *
  * @param mostBytes largest body that is read
- * @throws {RequestError} 413 too large, 400 not JSON, 422 does not fit, with the place of each fault
+ * @throws {RequestError} 413 too large, 400 not JSON or with a NUL in it, 422 does not fit, with the place of each fault
  */
 export async function readJson<Schema extends z.ZodType>(
   request: Request,
@@ -34,6 +37,7 @@ export async function readJson<Schema extends z.ZodType>(
   if (Number(request.headers.get('content-length') ?? 0) > mostBytes) throw tooLarge(mostBytes);
   const text = await request.text();
   if (text.length > mostBytes) throw tooLarge(mostBytes);
+  if (HOLDS_NUL.test(text)) throw new RequestError(400, 'That holds a character that nobody can write.');
   let value: unknown;
   try {
     value = JSON.parse(text);

@@ -1,7 +1,7 @@
 import type { GateQuantity } from '@/core/formula/gate-quantities';
 import type { Moment } from '@/core/formula/moments';
-import { momentTitle } from './cook-words';
 import { celsius, priceByWeight, type Quantity, significant, stress, viscosity, waterActivity } from './format';
+import { momentPhrase } from './moment-words';
 import type { AmountRules } from './parse-amount';
 import { fixed } from './settings/numerals';
 import { BY_WEIGHT } from './settings/shown-units';
@@ -46,7 +46,7 @@ function risk(name: string): QuantityWords {
   return {
     name: `Risk: ${name}, 0–1`,
     short: `the risk “${name}”`,
-    title: (moment) => `Risk ${name}, ${momentTitle(moment.name).toLowerCase()}`,
+    title: (moment) => `Risk ${name}, ${momentPhrase(moment.name)}`,
     show: withDecimals(2),
     tooLow: 'lower than wanted',
     tooHigh: 'too likely',

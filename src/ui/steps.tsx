@@ -1,7 +1,7 @@
 import Link from 'next/link';
 
 /** The steps of the work on one formula that are there to go to; a brief without a formula has no bench yet. */
-export function Steps({ at, id }: { at: 'brief' | 'balance' | 'method'; id: string | undefined }) {
+export function Steps({ at, id }: { at: 'brief' | 'balance' | 'method' | 'cook' | 'record'; id: string | undefined }) {
   if (id === undefined) return null;
   const step = (name: string, here: boolean, href: string) => (
     <Link
@@ -17,6 +17,8 @@ export function Steps({ at, id }: { at: 'brief' | 'balance' | 'method'; id: stri
       {step('Brief', at === 'brief', `/formulas/${id}/brief`)}
       {step('Balance', at === 'balance', `/formulas/${id}/balance`)}
       {step('Method', at === 'method', `/formulas/${id}/method`)}
+      {step('Cook', at === 'cook', `/formulas/${id}/cook`)}
+      {step('Record', at === 'record', `/formulas/${id}/record`)}
     </nav>
   );
 }

@@ -9,7 +9,13 @@ import { Mark } from './mark';
 import { useTheme } from './use-theme';
 
 const PLACES = [
-  { href: '/', name: 'Formulas' },
+  { href: '/', name: 'Today' },
+  { href: '/formulas', name: 'Formulas' },
+  { href: '/day', name: 'Day' },
+  { href: '/batches', name: 'Cook' },
+  { href: '/rescue', name: 'Rescue' },
+  { href: '/book', name: 'Book' },
+  { href: '/shelf', name: 'Shelf' },
   { href: '/larder', name: 'Larder' },
   { href: '/numbers', name: 'Numbers' },
   { href: '/settings', name: 'Settings' },
@@ -37,7 +43,7 @@ export function TopBar({
           <Link
             href="/"
             className="flex min-h-11 shrink-0 items-center gap-2.5 rounded-md pr-2 pl-1"
-            aria-label="Dark Pour, all formulas"
+            aria-label="Dark Pour, today"
           >
             <Mark className="h-6 w-5" />
             <span className="font-head text-[1.2rem] font-bold tracking-tight max-md:sr-only">Dark Pour</span>
@@ -64,13 +70,13 @@ export function TopBar({
 const Rooms = memo(function Rooms() {
   const path = usePathname();
   return (
-    <nav aria-label="Rooms" className="flex shrink-0">
+    <nav aria-label="Rooms" className="thin-scroll flex min-w-0 overflow-x-auto overflow-y-hidden">
       {PLACES.map(({ href, name }) => (
         <Link
           key={href}
           href={href}
           aria-current={path === href ? 'page' : undefined}
-          className="flex min-h-14 items-center border-transparent border-b-3 px-3 text-[#a9b6ba] hover:text-white aria-[current]:border-enamel-light aria-[current]:font-semibold aria-[current]:text-white"
+          className="flex min-h-14 shrink-0 items-center border-transparent border-b-3 px-1.5 text-[#a9b6ba] hover:text-white aria-[current]:border-enamel-light lg:px-3 aria-[current]:font-semibold aria-[current]:text-white"
         >
           {name}
         </Link>

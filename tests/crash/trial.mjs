@@ -12,7 +12,7 @@ const OPENING_MS = 60_000;
  * @param {string} folder
  * @param {number} forMs how long it saves, from its start
  * @param {() => void} end
- * @returns {Promise<Map<string, number>>} the last acknowledged revision of each formula
+ * @returns {Promise<Map<string, number>>} the last acknowledged revision of each formula, and number of each batch's log
  */
 export async function saveUntil(folder, forMs, end) {
   const writer = spawn(process.execPath, [program.tsx, inProject('tests', 'crash', 'writer.ts'), folder], {
@@ -40,7 +40,7 @@ export async function saveUntil(folder, forMs, end) {
  * Opens a folder as the next start does.
  *
  * @param {string} folder
- * @returns {Map<string, number> | undefined} revision of each formula; nothing when it does not open
+ * @returns {Map<string, number> | undefined} revision of each formula and length of each log; nothing when it does not open
  */
 export function openAgain(folder) {
   const reader = spawnSync(process.execPath, [program.tsx, inProject('tests', 'crash', 'reader.ts'), folder], {

@@ -178,7 +178,7 @@ test('a variant stores what it does differently and follows its base', async ({ 
 });
 
 test('a pasted recipe is matched, doubtful lines are asked, and it becomes a formula', async ({ page, silent }) => {
-  await page.goto('/');
+  await page.goto('/formulas');
   await page.getByRole('button', { name: 'From a recipe' }).click();
   const sheet = page.getByRole('dialog');
   await sheet
@@ -217,7 +217,7 @@ test('open formats go out and a whole library comes back; tags and the archive s
   const library = await page.request.get('/api/library');
   const all = (await library.json()) as { format: string; formulas: unknown[] };
   expect(all.format).toBe('dark-pour/library');
-  await page.goto('/');
+  await page.goto('/formulas');
   await page.getByLabel('Show').selectOption('leat');
   await expect(page.getByRole('listitem')).toHaveCount(1);
   await page.getByRole('button', { name: 'Put Tagged at the leat into the archive' }).click();
@@ -370,7 +370,7 @@ test('the night theme holds on every screen and is accessible', async ({ page, s
   await page.keyboard.press('b');
   await expect(page.getByTestId('outcome')).toContainText(/This would just land:/);
   await expectAccessible(page);
-  for (const path of ['/', '/larder', '/numbers']) {
+  for (const path of ['/', '/formulas', '/larder', '/numbers']) {
     await page.goto(path);
     await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
     await expectAccessible(page);

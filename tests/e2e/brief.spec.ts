@@ -24,7 +24,7 @@ test('a brief with two uses is said, answered, and opened on the bench with its 
   page,
   silent,
 }) => {
-  await page.goto('/');
+  await page.goto('/formulas');
   await page.getByRole('link', { name: 'New brief' }).first().click();
   await expect(page.locator('[data-ready=true]')).toBeVisible();
   await field(page, 'Coat pastry: how many').fill('48');
@@ -70,7 +70,7 @@ test('gates that exclude each other are told, with what would help, and nothing 
 });
 
 test('a new brief begins in this kitchen, and what was said is there after a reload', async ({ page, silent }) => {
-  await page.goto('/');
+  await page.goto('/formulas');
   await page.evaluate(() => localStorage.setItem('dark-pour:kitchen', '27'));
   await newBrief(page);
   await expect(field(page, 'Kitchen temperature')).toHaveValue('27');

@@ -27,7 +27,7 @@ test('sheets from the menu take the focus and give it back; the menu stands with
 });
 
 test('a form that is half filled asks before Escape throws it away', async ({ page, silent }) => {
-  await page.goto('/');
+  await page.goto('/formulas');
   await page.getByRole('button', { name: 'From a recipe' }).click();
   const sheet = page.getByRole('dialog');
   const text = sheet.getByRole('textbox', { name: /A line an ingredient/ });

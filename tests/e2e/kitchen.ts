@@ -4,6 +4,17 @@ import type { FormulaFile, FormulaFileInput } from '../../src/formats/formula-fi
 
 /** A page whose console must stay clean: errors, warnings and refused content fail the test. */
 export const test = base.extend<{ page: Page; silent: string[] }>({
+  context: async ({ context }, use) => {
+    // Figures are those of the book unless a test asks for the kitchen’s: what other tests teach it must not move them.
+    await context.addInitScript(() => {
+      try {
+        localStorage.setItem('dark-pour:pours', localStorage.getItem('dark-pour:pours') ?? 'book');
+      } catch {
+        // Storage barred: the page has none to read either.
+      }
+    });
+    await use(context);
+  },
   page: async ({ page }, use) => {
     // With the first answer comes the token that writes are asked for.
     await page.request.get('/api/health');
@@ -65,9 +76,9 @@ export async function kept(page: Page, id: string) {
 export const gramsOf = (page: Page, ingredient: string | RegExp) =>
   page.getByLabel(new RegExp(`^Grams of ${typeof ingredient === 'string' ? ingredient : ingredient.source}`)).first();
 
-/** Waits until a change is kept. */
+/** Waits until a change is kept. Two frames after it the screen knows that there is one; how soon it is saved then does not matter. */
 export async function saved(page: Page) {
-  await expect(page.getByTestId('save-state')).toHaveText('Saving…');
+  await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
   await expect(page.getByTestId('save-state')).toHaveText('Saved');
 }
 

@@ -4,7 +4,7 @@ test('the list shows the demo formulas with colour, use, batch and standing, and
   page,
   silent,
 }) => {
-  await page.goto('/');
+  await page.goto('/formulas');
   const cards = page.getByRole('listitem');
   // The demo's are the oldest here: below those of other tests.
   const more = page.getByRole('button', { name: /^Show more/ });
@@ -34,7 +34,7 @@ test('the list shows the demo formulas with colour, use, batch and standing, and
 });
 
 test('a formula is made from nothing, named, filled and kept', async ({ page, silent }) => {
-  await page.goto('/');
+  await page.goto('/formulas');
   await page.getByRole('button', { name: 'New formula' }).click();
   await page.getByRole('button', { name: 'Start with an empty pan' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'name' })).toHaveText('Give it a name first.');
@@ -64,14 +64,14 @@ test('a formula is made from nothing, named, filled and kept', async ({ page, si
 
 test('a copy stands by itself; a deleted formula comes back with undo', async ({ page, silent }) => {
   const id = await openFormula(page, { name: 'Tailrace original' });
-  await page.goto('/');
+  await page.goto('/formulas');
   await page.getByRole('button', { name: 'Copy Tailrace original' }).click();
   await expect(page.getByLabel('Name of the formula')).toHaveValue('Tailrace original, copy');
   await page.getByLabel(/^Grams of Dark couverture/).fill('333');
   await saved(page);
   expect((await kept(page, id)).file.lines[0]?.grams).toBe(200);
 
-  await page.goto('/');
+  await page.goto('/formulas');
   await page.getByRole('button', { name: 'Delete Tailrace original', exact: true }).click();
   await expect(page.getByText('“Tailrace original” is deleted.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Delete Tailrace original', exact: true })).toHaveCount(0);
@@ -90,7 +90,7 @@ test('a formula goes out as a file and comes back; files that are none are refus
   await page.getByRole('button', { name: 'More of this formula' }).click();
   await page.getByRole('menuitem', { name: 'Formula file (JSON)' }).click();
   const path = await (await download).path();
-  await page.goto('/');
+  await page.goto('/formulas');
   await page.getByTestId('formula-file').setInputFiles(path);
   await page.waitForURL(/balance/);
   expect(page.url()).not.toContain(id);
@@ -116,7 +116,7 @@ test('a formula goes out as a file and comes back; files that are none are refus
     ],
     ['huge.json', `"${'x'.repeat(31_000_000)}"`, 'over 30 MB'],
   ] as const) {
-    await page.goto('/');
+    await page.goto('/formulas');
     await page
       .getByTestId('formula-file')
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) });

@@ -79,12 +79,35 @@ test('texts that carry markup are shown as they are on every screen; nothing run
     await page.getByRole('button', { name: 'More of this formula' }).click();
     await page.getByRole('menuitem', { name: item }).click();
   };
+  const stove = { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 };
+  const begun = await page.request.post('/api/batches', { data: { formulaId: id, stove, kitchenC: 22 } });
+  expect(begun.status(), await begun.text()).toBe(201);
+  const { id: batch } = (await begun.json()) as { id: string };
+  const told = [
+    { kind: 'note', text: markup('batch note') },
+    { kind: 'used', what: short('used').slice(0, 120), grams: 5 },
+    { kind: 'timer', id: short('t').slice(0, 60), label: short('timer').slice(0, 60), seconds: 5 },
+    { kind: 'add', name: short('more'), components: { water: 100 }, grams: 5 },
+  ].map((what, i) => ({
+    by: short('by').slice(0, 60),
+    key: `markup-event-${i}`,
+    tablet: short('tab').slice(0, 60),
+    tabletMs: 1,
+    what,
+  }));
+  const kept = await page.request.post(`/api/batches/${batch}/events`, { data: { after: 0, events: told } });
+  expect(kept.ok(), await kept.text()).toBe(true);
+  const shelved = { name: short('shelf').slice(0, 120), batchId: batch, container: 'jar', count: 1, grams: 50 };
+  const put = await page.request.post('/api/shelf', { data: { ...shelved, place: 'fridge', madeOn: '2026-01-02' } });
+  expect(put.status(), await put.text()).toBe(201);
+  await page.request.post('/api/days/2031-07-08', { data: { formulaId: id, readyMinutes: 600 } });
   for (const item of [/^Versions/, /^Variants/, /^Tags/]) await sheetOf(() => menu(item), `sheet ${item}`);
   for (const name of [/^Nutrition/, /^Compare/, /^Add/]) {
     await sheetOf(() => page.getByRole('button', { name }).first().click(), `sheet ${name}`);
   }
   for (const path of [
     '/',
+    '/formulas',
     `/formulas/${id}/card`,
     `/formulas/${id}/brief`,
     `/formulas/${id}/method`,
@@ -92,6 +115,15 @@ test('texts that carry markup are shown as they are on every screen; nothing run
     `/brief?from=${id}`,
     '/larder',
     '/numbers',
+    `/batches/${batch}`,
+    `/rescue?batch=${batch}`,
+    `/batches/${batch}/record`,
+    `/formulas/${id}/record`,
+    `/book/compare?ids=${batch}`,
+    '/book',
+    '/shelf',
+    '/batches',
+    '/day?on=2031-07-08',
     '/settings',
   ]) {
     await page.goto(path);

@@ -93,7 +93,7 @@ test('going back shows what was saved last, not what the browser kept', async ({
   await saved(page);
   await page.getByRole('button', { name: /^Dark Pour/ }).click();
   await page.getByRole('menuitem', { name: 'Formulas' }).click();
-  await page.waitForURL((url) => url.pathname === '/');
+  await page.waitForURL((url) => url.pathname === '/formulas');
   await expect(page.getByRole('heading', { name: 'Formulas' })).toBeVisible();
   await page.goBack();
   await page.waitForURL(/balance$/);

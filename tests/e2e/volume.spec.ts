@@ -48,7 +48,7 @@ test('a big kitchen’s list is drawn a page at a time, and its search looks thr
     ...STIFF_GANACHE,
     name: `Mill archive ${String(i).padStart(3, '0')}`,
   }));
-  await page.goto('/');
+  await page.goto('/formulas');
   await page.getByTestId('formula-file').setInputFiles({
     name: 'archive.json',
     mimeType: 'application/json',

@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { exclusions } from '@/core/brief/exclusion';
-import { JOB_USES } from '@/core/brief/job';
 import { jobGates } from '@/core/brief/job-gates';
 import { planBrief } from '@/core/brief/plan';
 import { predictFormula } from '@/core/predict/predict-formula';
+import { JOB_USES } from '@/core/uses/catalogue';
 import { PORTION_KINDS, type PortionKey, portionKind } from '@/core/yields/portions';
 import { scaledToBrief } from '@/features/balance/brief-note';
 import { draftOf, totalGrams } from '@/features/balance/draft/formula-draft';
 import { newFormula, targetsOf, usualBrief, whatFor } from '@/features/brief/brief-file';
-import { exclusionWords, kitchenWord, PORTION_WORDS, reasonOf, SIZE_WORDS } from '@/features/brief/brief-words';
+import { exclusionWords, kitchenWord, PORTION_WORDS, reasonOf, SIZE_SENTENCES } from '@/features/brief/brief-words';
 import { panAsItIs } from '@/features/brief/pan-as-it-is';
 import { benchCard } from '@/features/card/bench-card';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';
@@ -113,7 +113,7 @@ describe('what is said of a brief', () => {
     for (const use of JOB_USES) expect(JOB_WORDS[use].name, use).not.toBe('');
     for (const key of Object.keys(PORTION_KINDS) as PortionKey[]) {
       expect(PORTION_WORDS[key], key).not.toBe('');
-      for (const field of portionKind(key).fields) expect(SIZE_WORDS[field.key], field.key).toBeDefined();
+      for (const field of portionKind(key).fields) expect(SIZE_SENTENCES[field.key], field.key).toContain('{size}');
     }
   });
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { benchCard } from '@/features/card/bench-card';
 import { cardPdf } from '@/features/card/card-pdf';
-import { missingLetters } from '@/features/card/pdf-fonts';
 import { readFormula } from '@/formats/formula-file';
+import { missingLetters } from '@/ui/paper/pdf-fonts';
 import { fileOf, larder } from '../support/kitchen';
 
 describe('the bench card as a PDF', () => {

@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { USUAL_METHOD_KITCHEN } from '@/core/method/kitchen';
-import { duration, isWait, lookOf } from '@/features/method/step-facts';
+import { lookOf } from '@/features/method/step-facts';
 import { timedSteps } from '@/features/method/timed-steps';
 import { resolveFormula } from '@/formats/resolve-formula';
+import { isWait } from '@/kitchen/method/hands';
 import { kitchenOf, workMethod } from '@/kitchen/method/work-method';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
+import { duration } from '@/ui/duration';
 import { larder } from '../support/kitchen';
 
 const worked = (name: string, way?: NonNullable<Parameters<typeof workMethod>[0]['method']>['way']) => {
@@ -69,7 +71,7 @@ describe('a chosen way', () => {
   });
 
   it('is worked in the pan and on the hob of the brief', () => {
-    const [file] = lanternMillFormulas().filter(({ brief }) => brief !== undefined);
+    const file = lanternMillFormulas().find(({ name }) => name === 'Feast day gloss');
     expect(file && kitchenOf(file, 26)).toMatchObject({ panM: 0.24, bowlM: 0.24, kitchenC: 26 });
   });
 });

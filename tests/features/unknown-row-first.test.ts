@@ -1,9 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { balance } from '@/core/balance/balance';
 import { atAxis } from '@/core/balance/field-map';
+import { swap } from '@/core/swap/swap';
 import { largestTwo } from '@/features/balance/material/map-axes';
 import { benchCard } from '@/features/card/bench-card';
 import { readFormula } from '@/formats/formula-file';
+import { vectorOf } from '@/formats/resolve-formula';
 import { byKey, keyed, predictPan } from '@/kitchen/known-pan';
 import { kitchenOf, workMethod } from '@/kitchen/method/work-method';
 import { fileOf, larder } from '../support/kitchen';
@@ -61,5 +63,22 @@ describe('a row nobody knows, before all others', () => {
       ['cream-35', 200],
       ['dark-couverture-60', 240],
     ]);
+  });
+
+  it('stays beside a swap: the row that is meant is swapped, and only grams of known rows move', () => {
+    if (!predicted) throw new Error('nothing predicted');
+    const milder = larder.get('dark-couverture-58');
+    if (!milder) throw new Error('not in the larder');
+    const place = predicted.keys.indexOf('row-2');
+    const { formula } = swap(
+      predicted.formula,
+      new Map([[place, { ingredient: milder.id, perGram: vectorOf(milder.components) }]]),
+    );
+    expect(formula.lines.map(({ ingredient }) => ingredient)).toEqual(['cream-35', 'dark-couverture-58']);
+    const to = byKey(
+      predicted,
+      formula.lines.map(({ grams }) => grams),
+    );
+    expect([...to.keys()]).toEqual(['row-1', 'row-2']);
   });
 });

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { Brief } from '@/core/brief/brief';
-import { JOB_USES, usualJob } from '@/core/brief/job';
+import { usualJob } from '@/core/brief/job';
+import { JOB_USES } from '@/core/uses/catalogue';
 import { PORTION_KINDS, type PortionKey, usualSizes } from '@/core/yields/portions';
 import { briefSchema, MOST_JOBS } from '@/formats/brief';
 import { type FormulaFile, readFormula } from '@/formats/formula-file';

@@ -9,7 +9,8 @@ import { FormulaFileError } from '@/formats/formula-file-error';
 import { idFromName } from '@/formats/ingredient-id';
 import { jsonSchemas } from '@/formats/json-schemas';
 import { resolveFormula } from '@/formats/resolve-formula';
-import { momentTitle, wordsForUse } from '@/ui/cook-words';
+import { verdictOfUse } from '@/kitchen/words/use-verdicts';
+import { momentTitle } from '@/ui/moment-words';
 import { GRAMS, parseAmount } from '@/ui/parse-amount';
 import { fileOf, larder } from '../support/kitchen';
 
@@ -238,7 +239,7 @@ describe('names a plain object answers to by itself', () => {
       const card = benchCard(file, larder, 'cups');
       expect(card.moments[0]?.name.toLowerCase()).toBe(word.toLowerCase());
       expect(momentTitle(word)).toBe(word.charAt(0).toUpperCase() + word.slice(1));
-      expect(wordsForUse(word)).toEqual(wordsForUse(undefined));
+      expect(verdictOfUse(word)).toEqual(verdictOfUse(undefined));
       expect(parseAmount(`5 ${word}`, GRAMS).ok).toBe(false);
       expect(parseAmount(`5 ${word}`, { least: 0, most: 9, unit: 'h', units: { h: 1 }, example: '2' }).ok).toBe(false);
       expect(idFromName(word)).not.toBe(word);

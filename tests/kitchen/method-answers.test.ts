@@ -41,7 +41,11 @@ describe('a method from the shell', () => {
       undefined,
     ];
     expect(
-      rowHints(notes.map((form) => ({ form }))).map(({ soaks, slakes, poured }) => [soaks, slakes, poured]),
+      rowHints(notes.map((form) => ({ ingredient: 'water', form }))).map(({ soaks, slakes, poured }) => [
+        soaks,
+        slakes,
+        poured,
+      ]),
     ).toEqual([
       [true, false, false],
       [true, false, false],

@@ -1,7 +1,7 @@
 import ICAL from 'ical.js';
 import { describe, expect, it } from 'vitest';
 import { resolveFormula } from '@/formats/resolve-formula';
-import { methodCalendar, readLocalTime } from '@/kitchen/method/calendar';
+import { readLocalTime, timeOn, workCalendar } from '@/kitchen/method/calendar';
 import { kitchenOf, workMethod } from '@/kitchen/method/work-method';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import { larder } from '../support/kitchen';
@@ -18,7 +18,7 @@ function readBack(text: string) {
 const planned = lanternMillFormulas().map((file) => {
   const worked = workMethod(file, resolveFormula(file, larder).lines, kitchenOf(file, 22));
   if (!worked) throw new Error(file.name);
-  return { file, worked, text: methodCalendar('f-1', file, worked, nameOf, START) };
+  return { file, worked, text: workCalendar(file.name, [{ id: 'f-1', file, worked, start: START, nameOf }]) };
 });
 
 describe('the work in a calendar', () => {
@@ -44,6 +44,22 @@ describe('the work in a calendar', () => {
     const events = readBack(gloss?.text ?? '');
     expect(events.at(-1)?.startDate.toString()).toMatch(/^2026-11-29T/);
     expect(events[0]?.description).toContain('850 g Whipping cream 35 %, 240 g Glucose syrup');
+  });
+
+  it('holds a whole day: each formula from its own start, also from the evening before', () => {
+    const works = planned.slice(0, 4).map(({ file, worked }, i) => ({
+      id: `f-${i}`,
+      file,
+      worked,
+      start: timeOn('2026-11-28', -30 + 60 * i) ?? START,
+      nameOf,
+    }));
+    const events = readBack(workCalendar('2026-11-28', works));
+    expect(events).toHaveLength(
+      works.reduce((sum, { worked }) => sum + worked.followed.filter(({ seconds }) => seconds > 0).length, 0),
+    );
+    expect(events[0]?.startDate.toString()).toBe('2026-11-27T23:30:00');
+    expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length);
   });
 
   it.each([['2026-11-28T14:08'], ['2028-02-29T00:00']])('reads the start %s', (text) => {

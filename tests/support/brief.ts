@@ -1,5 +1,6 @@
 import { type Brief, type Making, USUAL_MAKING, USUAL_WISHES, type Wishes } from '@/core/brief/brief';
-import { type Job, type JobUse, usualJob } from '@/core/brief/job';
+import { type Job, usualJob } from '@/core/brief/job';
+import type { JobUse } from '@/core/uses/catalogue';
 
 /** A job as usual, with what a test says differently. */
 export const jobOf = (use: JobUse, change: Partial<Job> = {}): Job => ({ ...usualJob(use), ...change });

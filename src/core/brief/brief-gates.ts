@@ -1,6 +1,7 @@
 import type { Gate } from '../formula/gates';
 import { roleOf } from '../formula/moment-role';
 import type { Moment } from '../formula/moments';
+import { JOB_FACTS } from '../uses/catalogue';
 import type { Brief, Wishes } from './brief';
 import type { Job } from './job';
 import { type JobMoment, jobGates, jobHistory, workTemperature } from './job-gates';
@@ -8,26 +9,6 @@ import { withSetByHand } from './set-by-hand';
 import type { AskedGate, BriefGate, BriefTargets } from './targets';
 
 const PAN: Moment = { name: 'pan', role: 'pan', temperatureC: 60, history: [[0.3, 60]] };
-
-/** What the moment of a job's work is called: the first warm one is the pour. */
-const WORK_NAMES: Readonly<Record<Job['use'], string>> = {
-  coat: 'pour',
-  glaze: 'glaze',
-  nap: 'nap',
-  pool: 'pool',
-  dip: 'dip',
-  drink: 'drink',
-  tart: 'fill tarts',
-  shell: 'fill shells',
-  layers: 'spread',
-  sandwich: 'sandwich',
-  pipe: 'pipe',
-  cover: 'cover',
-  roll: 'roll',
-  cut: 'cut',
-  spoon: 'fill jars',
-  whip: 'before whipping',
-};
 
 const SERVED = 'served';
 
@@ -49,8 +30,8 @@ function momentFor(job: Job, at: JobMoment, kitchenC: number, moments: Moment[])
   const there = moments.find((moment) => moment !== PAN && sameMoment(moment, temperatureC, history));
   if (there) return there;
   const isFirstServed = !moments.some((moment) => moment.name === SERVED);
-  const eaten = isFirstServed ? SERVED : `${WORK_NAMES[job.use]}, ${SERVED}`;
-  const name = freeName(at === 'eat' ? eaten : WORK_NAMES[job.use], moments);
+  const eaten = isFirstServed ? SERVED : `${JOB_FACTS[job.use].moment}, ${SERVED}`;
+  const name = freeName(at === 'eat' ? eaten : JOB_FACTS[job.use].moment, moments);
   const role = at === 'eat' ? 'eat' : roleOf({ temperatureC, history });
   const moment: Moment = { name, role: role === 'pan' ? 'pour' : role, temperatureC, history };
   moments.push(moment);

@@ -2,9 +2,11 @@ import { yieldForCoat } from '../flow/film';
 import { handLimit, USUAL_NOZZLE_MM, yieldToStand } from '../flow/piping';
 import type { GateQuantity } from '../formula/gate-quantities';
 import { GRAVITY } from '../gravity';
+import { JOB_FACTS, type JobUse } from '../uses/catalogue';
+import { placeC } from '../uses/places';
 import { portionKind } from '../yields/portions';
 import { FILM_USES, type FilmUse, filmBands } from './film-gates';
-import { JOB_FACTS, type Job, type JobUse, placeC, pullDown } from './job';
+import { type Job, pullDown } from './job';
 
 /** Density a brief reckons with before there is a formula, kg/m³: the middle of sauces, ganaches and glazes (J). */
 export const BRIEF_DENSITY = 1150;

@@ -29,6 +29,8 @@ export interface FormulaLine {
   readonly tie?: string | undefined;
   /** a kilogram, in the money of the kitchen; counts as free when left out */
   readonly pricePerKg?: number | undefined;
+  /** pH, where it is known */
+  readonly ph?: number | undefined;
   /** what is doubtful about its composition; nothing when left out */
   readonly kind?: DoubtKind | undefined;
   /** how it is measured out; weighed when left out */

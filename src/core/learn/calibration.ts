@@ -15,7 +15,7 @@ export const PRIOR = {
 export const READING_SD = { ringOrFilm: 0.25, dentOrCone: 0.35, feel: 0.5 } as const;
 
 /** What stays unknown however often a kitchen has measured (J). */
-const LEFT_OVER_SD = 0.3;
+export const LEFT_OVER_SD = 0.3;
 
 /**
  * Learns an offset from readings of one kind: Bayes' rule for a normal mean.

@@ -8,6 +8,8 @@ export interface MixingLine {
   readonly perGram: ComponentVector;
   /** g, 0 or more */
   readonly grams: number;
+  /** pH, where it is known */
+  readonly ph?: number | undefined;
 }
 
 /**

@@ -24,6 +24,14 @@ export interface Process {
   readonly warmOffset: number;
   /** this kitchen's ln offset for the fat set */
   readonly coldOffset: number;
+  /** what this kitchen's own tests taught, where they are taken into account: how sure both offsets are, and its offset of shine */
+  readonly learnt?:
+    | {
+        readonly warmSd: number;
+        readonly coldSd: number;
+        readonly shine: { readonly mean: number; readonly sd: number };
+      }
+    | undefined;
 }
 
 /** The plain case: stirred well, not cooked, not tempered, covered, 200 bloom. */

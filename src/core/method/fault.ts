@@ -12,10 +12,13 @@ export type MethodFault =
   | { readonly kind: 'gelatinDry'; readonly step: number; readonly perGram: number }
   | { readonly kind: 'gelatinCold' | 'gelatinHot'; readonly step: number; readonly temperatureC: number }
   | { readonly kind: 'gelatinBoiled'; readonly step: number }
+  | { readonly kind: 'mayCurdle'; readonly step: number; readonly ph: number; readonly temperatureC: number }
+  | { readonly kind: 'cocoaLumps'; readonly step: number; readonly temperatureC: number }
   | { readonly kind: 'spiritHot'; readonly step: number; readonly temperatureC: number; readonly lost: number }
   | { readonly kind: 'blenderTemperature'; readonly step: number; readonly temperatureC: number }
   | { readonly kind: 'stirredWhileSetting'; readonly step: number; readonly temperatureC: number }
+  | { readonly kind: 'belowPour'; readonly step: number; readonly temperatureC: number; readonly pourC: number }
   | { readonly kind: 'catches' | 'nearlyCatches'; readonly step: number }
   | { readonly kind: 'neverEnds'; readonly step: number; readonly temperatureC: number }
-  | { readonly kind: 'rowInNoStep'; readonly row: number }
+  | { readonly kind: 'rowInNoStep'; readonly row: number; readonly grams: number }
   | { readonly kind: 'rowTooOften'; readonly row: number; readonly share: number };

@@ -111,7 +111,7 @@ function happens(step: MethodStep, start: PanState, kitchen: MethodKitchen) {
   }
   const doing = doingOf(step, kitchen);
   const note = ({ seconds, temperatureC }: PanState) => curve.push([seconds, temperatureC]);
-  const first = follow(start, doing, end, undefined, note);
+  const first = follow(start, doing, end, { whenStanding: true }, note);
   const more = Math.max((step.leastSeconds ?? 0) - first.seconds, 0);
   const last = more > 0 ? follow(first.pan, doing, { kind: 'seconds', seconds: more }, undefined, note).pan : first.pan;
   return { end: last, seconds: first.seconds + more, reached: first.reached, curve: thinned(curve) };

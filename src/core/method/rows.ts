@@ -1,5 +1,6 @@
 import type { MixingLine } from '../matter/mixing';
 import { nth } from '../nth';
+import type { GrainSize, PieceSize } from '../pan/lump';
 import { type RowRole, roleOfRow } from './row-role';
 import type { StepAddition } from './step';
 
@@ -12,6 +13,8 @@ export interface RowHint {
   readonly slakes?: boolean | undefined;
   /** it is boiled and poured over */
   readonly poured?: boolean | undefined;
+  /** how small its pieces or grains are */
+  readonly size?: PieceSize | GrainSize | undefined;
 }
 
 /** The rows of a formula as a method sees them. */

@@ -1,4 +1,5 @@
 import type { End } from '../pan/follow';
+import type { GrainSize, PieceSize } from '../pan/lump';
 import type { Tool } from '../pan/pan';
 
 /** What is done in a step; what it is called stands in the words. */
@@ -39,6 +40,8 @@ export interface StepAddition {
   readonly row: number;
   /** part of the row, above 0 to 1 */
   readonly share: number;
+  /** how small its pieces or grains are; left out, as noted beside the row or as usual */
+  readonly size?: PieceSize | GrainSize | undefined;
 }
 
 /** When a step is over: as the pan's own ends, or bursts until melted, or a stand in a place. */
@@ -48,11 +51,14 @@ export type StepEnd =
   | { readonly kind: 'bursts'; readonly toC: number }
   | { readonly kind: 'stand'; readonly hours: number };
 
+/** Where a step happens: `aside` is beside the pan, what is made there goes in with a later step; a `jar` holds the finished batch, cold. */
+export const STEP_PLACES = ['pan', 'bowl', 'jar', 'aside'] as const;
+export type StepPlace = (typeof STEP_PLACES)[number];
+
 /** One step of a method. */
 export interface MethodStep {
   readonly kind: StepKind;
-  /** `aside` happens beside the pan: what is made there goes in with a later step; a `jar` holds the finished batch, cold */
-  readonly where: 'pan' | 'bowl' | 'jar' | 'aside';
+  readonly where: StepPlace;
   readonly adds: readonly StepAddition[];
   readonly heat?: HeatWord | undefined;
   /** 0 left alone, 0.3 now and then, 0.6 whisked, 1 hard */
@@ -62,6 +68,8 @@ export interface MethodStep {
   readonly end: StepEnd;
   /** s it takes at least, even when its end has come */
   readonly leastSeconds?: number | undefined;
+  /** what the cook noted beside it */
+  readonly note?: string | undefined;
 }
 
 /** A method: the way of working, and its steps in order. */

@@ -37,6 +37,26 @@ const LEFT_G = 0.01;
 /** s after which a step is given up. */
 const USUAL_LIMIT_S = 7200;
 
+/** A pan that moved less than this in so many seconds stands: its end never comes. */
+const STANDING = { seconds: 300, temperatureC: 0.05, grams: 0.01 };
+/** Ends that come nearer though the pan stands. */
+const COMES_ANYWAY: ReadonlySet<End['kind']> = new Set(['seconds', 'lost', 'cooked']);
+
+/** When a step is given up: after so many seconds, or sooner where nothing moves any more. */
+export interface GivingUp {
+  readonly limitSeconds?: number | undefined;
+  readonly whenStanding?: boolean | undefined;
+}
+
+/** Whether a pan moved since it was looked at. */
+function hasMoved(was: PanState, now: PanState): boolean {
+  const left = (pan: PanState) => unmeltedG(pan) + undissolvedG(pan);
+  return (
+    Math.abs(now.temperatureC - was.temperatureC) > STANDING.temperatureC ||
+    Math.abs(left(now) - left(was)) > STANDING.grams
+  );
+}
+
 /** A reading of the liquid stands until the pan has moved this far. */
 const STANDS = { seconds: 6, temperatureC: 1.5, share: 0.008 };
 
@@ -77,14 +97,14 @@ function isOver(end: End, pan: PanState, start: PanState, boilsAtC: number): boo
  * @param start something in it
  * @param doing what is done meanwhile
  * @param end when it is over
- * @param limitSeconds after which it is given up: the end is not reached
+ * @param givingUp when it is given up: the end is not reached
  * @param onSecond is told of each second, for a curve
  */
 export function follow(
   start: PanState,
   doing: Doing,
   end: End,
-  limitSeconds = USUAL_LIMIT_S,
+  { limitSeconds = USUAL_LIMIT_S, whenStanding = false }: GivingUp = {},
   onSecond?: (pan: PanState) => void,
 ): Followed {
   if (!(massG(start) > 0)) return { pan: start, seconds: 0, reached: end.kind === 'seconds' && end.seconds <= 0 };
@@ -94,7 +114,9 @@ export function follow(
   const boilsAtC = () => read?.reading.boilsAtC ?? Number.POSITIVE_INFINITY;
   const limit = start.seconds + limitSeconds;
   let reached = isOver(end, pan, start, boilsAtC());
-  while (!reached && pan.seconds < limit - 1e-9) {
+  let looked = pan;
+  let stands = false;
+  while (!reached && !stands && pan.seconds < limit - 1e-9) {
     const left = end.kind === 'seconds' ? start.seconds + end.seconds - pan.seconds : 1;
     const seconds = Math.min(1, left, limit - pan.seconds);
     if (!read && !isDry()) read = readNow(pan);
@@ -102,6 +124,10 @@ export function follow(
     if (read && !stillStands(read, pan)) read = readNow(pan);
     onSecond?.(pan);
     reached = isOver(end, pan, start, boilsAtC());
+    if (whenStanding && pan.seconds - looked.seconds >= STANDING.seconds) {
+      stands = !COMES_ANYWAY.has(end.kind) && !hasMoved(looked, pan);
+      looked = pan;
+    }
   }
   const seconds = pan.seconds - start.seconds;
   if (!doing.microwaveW) return { pan, seconds, reached };

@@ -29,6 +29,8 @@ export const PIECE_RADII_M = {
   butterCubes: 0.008,
 } as const;
 
+export type PieceSize = keyof typeof PIECE_RADII_M;
+
 export const GRAIN_RADII_M = {
   icing: 0.02e-3,
   caster: 0.12e-3,
@@ -36,6 +38,8 @@ export const GRAIN_RADII_M = {
   granulated: 0.25e-3,
   coarse: 0.4e-3,
 } as const;
+
+export type GrainSize = keyof typeof GRAIN_RADII_M;
 
 /** Radius now, m: it shrinks with the cube root of what is left. */
 export const radiusNow = ({ radiusM, grams, startG }: Lump) => radiusM * Math.cbrt(grams / startG);

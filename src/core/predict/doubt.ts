@@ -1,3 +1,4 @@
+import { LEFT_OVER_SD, PRIOR } from '../learn/calibration';
 import type { Mixture } from '../matter/mixture';
 import { sigmoid } from '../smooth';
 import type { Flow } from './state';
@@ -7,6 +8,8 @@ export interface ModelDoubt {
   /** of ln(viscosity), ln(yield) */
   readonly lnViscosity: number;
   readonly lnYield: number;
+  /** of ln(yield) where cocoa carries it: it is off as the warm flow is */
+  readonly lnWarmYield: number;
   /** of ln(yield) where a gel carries it: gelatin, starch and pectin do not err with the cocoa */
   readonly lnGel: number;
   /** absolute */
@@ -46,6 +49,15 @@ function asDairyGanache(mixture: Mixture): number {
 }
 
 /**
+ * What is left of a doubt once a kitchen has measured: the part all its batches share is as sure as its tests made it, the rest stays. Never
+ * wider than it was.
+ */
+function learntDoubt(before: number, shared: number, learnt: number): number {
+  const rest = Math.sqrt(Math.max(before ** 2 - shared ** 2, LEFT_OVER_SD ** 2));
+  return Math.min(before, Math.hypot(rest, learnt));
+}
+
+/**
  * How far the model may be off for this kind of batch (judgement). Between families variances mix with the shares.
  *
  * @param mixture the batch, mass above 0
@@ -54,12 +66,22 @@ export function modelDoubt(mixture: Mixture): ModelDoubt {
   const known = asDairyGanache(mixture);
   const between = (name: keyof typeof DAIRY_GANACHE) =>
     Math.sqrt(known * DAIRY_GANACHE[name] ** 2 + (1 - known) * OTHER_FAMILY[name] ** 2);
-  return {
+  const { learnt } = mixture.process;
+  const doubt = {
     lnViscosity: between('lnViscosity'),
     lnYield: between('lnYield'),
+    lnWarmYield: between('lnYield'),
     lnGel: LN_GEL,
     waterActivity: between('waterActivity'),
     shine: SHINE_SD,
+  };
+  if (!learnt) return doubt;
+  return {
+    ...doubt,
+    lnViscosity: learntDoubt(doubt.lnViscosity, PRIOR.warm.sd, learnt.warmSd),
+    lnYield: learntDoubt(doubt.lnYield, PRIOR.cold.sd, learnt.coldSd),
+    lnWarmYield: learntDoubt(doubt.lnWarmYield, PRIOR.warm.sd, learnt.warmSd),
+    shine: learntDoubt(doubt.shine, PRIOR.shine.sd, learnt.shine.sd),
   };
 }
 
@@ -83,7 +105,7 @@ export function flowDoubt(flow: Flow, doubt: ModelDoubt): FlowDoubt {
   const all = warm + gel + cold + TRACE_PA;
   return {
     viscosityByWarm: doubt.lnViscosity,
-    yieldByWarm: Math.sqrt((warm + TRACE_PA) / all) * doubt.lnYield,
+    yieldByWarm: Math.sqrt((warm + TRACE_PA) / all) * doubt.lnWarmYield,
     yieldByGel: Math.sqrt(gel / all) * doubt.lnGel,
     yieldByCold: Math.sqrt(cold / all) * doubt.lnYield,
   };

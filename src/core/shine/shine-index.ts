@@ -67,5 +67,6 @@ export function shineIndex(part: {
     2 * part.grain -
     2 * part.bloom;
   const asChocolate = -1 + 3.5 * mixture.process.temper - 3 * part.seizing - 2 * part.bloom;
-  return 100 * sigmoid(waterContinuous * asEmulsion + (1 - waterContinuous) * asChocolate);
+  const inThisKitchen = mixture.process.learnt?.shine.mean ?? 0;
+  return 100 * sigmoid(waterContinuous * asEmulsion + (1 - waterContinuous) * asChocolate + inThisKitchen);
 }

@@ -1,5 +1,5 @@
 import type { Making } from '../brief/brief';
-import { JOB_FACTS, type Job } from '../brief/job';
+import type { Job } from '../brief/job';
 import { BRIEF_DENSITY, type FilmJob, filmOf, type JobGate, jobGates, leavesFilm } from '../brief/job-gates';
 import { type FilmFlow, filmThickness } from '../flow/film';
 import { TENTH_SD } from '../normal';
@@ -7,6 +7,7 @@ import { boilOffRate } from '../pan/boil-off';
 import { FILL_FOR_BOILING, rimMl } from '../pan/fill';
 import { HOB_EFFICIENCY } from '../pan/heat-source';
 import { USUAL_KITCHEN } from '../pan/vessel';
+import { JOB_FACTS } from '../uses/catalogue';
 import { portionGrams } from './portions';
 
 /** What one job takes of the finished batch. */

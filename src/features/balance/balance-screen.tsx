@@ -3,17 +3,17 @@
 import type { Ingredient } from '@/formats/ingredient';
 import type { Predicted } from '@/kitchen/known-pan';
 import type { Carried } from '@/kitchen/use-whole';
+import { SaveNotice, saveWords } from '@/ui/saving/save-notice';
 import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
 import { BenchBar } from './bench-bar';
 import { BenchFoot } from './bench-foot';
 import { useBenchFocus } from './keys/use-bench-focus';
 import { LarderMissing } from './larder-missing';
-import { LaterBriefNote, LaterSheets } from './later-parts';
+import { LaterBriefNote, LaterSheets, LaterSideBySide } from './later-parts';
 import { BenchMaterial } from './material/bench-material';
 import { MovedFigures } from './moved-figures';
 import { changedGrams } from './pan/changed-grams';
 import { ingredientName, Pan } from './pan/pan';
-import { SaveNotice, saveWords } from './save-notice';
 import { type Bench, type Opened, useBench } from './use-bench';
 import { useReadyAhead } from './use-ready-ahead';
 import { VerdictDetails } from './verdict/verdict-details';
@@ -41,7 +41,13 @@ export function BalanceScreen({ id, opened, carried }: { id: string; opened: Ope
         isVariant={opened.baseId !== null}
         onSheet={setSheet}
       />
-      <SaveNotice autosave={autosave} draft={draft} larder={shelf.larder} onOpen={formula.open} />
+      <SaveNotice
+        autosave={autosave}
+        beside={({ file }, at) => (
+          <LaterSideBySide name={`saved there at ${at}`} file={file} draft={draft} larder={shelf.larder} />
+        )}
+        onOpen={formula.open}
+      />
       {shelf.fault && <LarderMissing fault={shelf.fault} onAgain={shelf.again} />}
       {opened.figuresMoved && <MovedFigures id={id} />}
       <main className="grid flex-1 grid-cols-1 md:grid-cols-[372px_minmax(0,1fr)] md:grid-rows-[auto_auto_1fr] lg:min-h-0 lg:grid-cols-[396px_minmax(0,1fr)_292px] lg:grid-rows-[auto_minmax(0,1fr)]">

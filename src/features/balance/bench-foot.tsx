@@ -4,6 +4,7 @@ import type { PanContents } from '@/kitchen/pan-contents';
 import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { Key } from '@/ui/button';
 import { priceByWeight, significant, waterActivity } from '@/ui/format';
+import { PoursSwitch } from '@/ui/pours/pours-switch';
 import type { OpenSheet } from './sheets/open-sheet';
 
 /** The foot of the bench: what the pan holds, how it keeps, what it costs, where saving stands. */
@@ -37,6 +38,7 @@ export function BenchFoot({
           </button>
         )}
       </span>
+      <PoursSwitch />
       {prediction && prediction.alcoholPercentVol > 0.05 && (
         <span>
           Alcohol <strong>{significant(prediction.alcoholPercentVol)} % vol</strong>: not for children

@@ -1,7 +1,9 @@
 import { useMemo, useState } from 'react';
 import type { Ingredient } from '@/formats/ingredient';
 import { fetchLarder } from '@/kitchen/client/shelf';
+import { larderHere } from '@/kitchen/larder-here';
 import { type Carried, useWhole } from '@/kitchen/use-whole';
+import { usePours } from '@/ui/pours/pours-provider';
 
 /** The larder as the bench knows it: what came with the page, the rest once it is fetched, and what was added here. */
 export function useBenchLarder(carried: Carried<Ingredient>) {
@@ -11,7 +13,8 @@ export function useBenchLarder(carried: Carried<Ingredient>) {
     const known = new Set(rows.map(({ id }) => id));
     return [...rows, ...added.filter(({ id }) => !known.has(id))];
   }, [rows, added]);
-  const larder = useMemo(() => new Map(ingredients.map((ingredient) => [ingredient.id, ingredient])), [ingredients]);
+  const { pours } = usePours();
+  const larder = useMemo(() => larderHere(ingredients, pours), [ingredients, pours]);
   return {
     ingredients,
     larder,

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import type { Brief } from '@/core/brief/brief';
-import type { JobUse } from '@/core/brief/job';
 import { piecesFrom } from '@/core/brief/plan';
+import type { JobUse } from '@/core/uses/catalogue';
 import type { BatchSize } from '@/core/yields/batch-size';
 import { JOB_WORDS } from '@/kitchen/words/job-words';
 import { centimetres, gramsPlain, weight } from '@/ui/format';

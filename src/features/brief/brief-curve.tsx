@@ -1,8 +1,8 @@
 import { resistanceBands } from '@/core/brief/resistance-bands';
 import type { BriefTargets } from '@/core/brief/targets';
-import { momentTitle } from '@/ui/cook-words';
 import { degrees } from '@/ui/format';
 import { LANDMARKS } from '@/ui/landmarks';
+import { momentTitle } from '@/ui/moment-words';
 import { roundDegrees } from '@/ui/settings/round-degrees';
 
 const WIDTH = 340;

@@ -1,38 +1,19 @@
 import type { Brief } from '@/core/brief/brief';
 import { USUAL_MAKING, USUAL_WISHES } from '@/core/brief/brief';
-import { type JobUse, usualJob } from '@/core/brief/job';
+import { usualJob } from '@/core/brief/job';
 import type { BriefPlan } from '@/core/brief/plan';
-import { keysOf } from '@/core/keys-of';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
+import { JOB_USES } from '@/core/uses/catalogue';
+import { briefUseOf } from '@/core/uses/ready-gates';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Start } from '@/kitchen/brief/brief-answers';
 import { JOB_WORDS, jobThings } from '@/kitchen/words/job-words';
-
-/** The use whose words a verdict speaks in, for each job. */
-const USE_OF: Readonly<Record<JobUse, string>> = {
-  coat: 'coat_eclair',
-  glaze: 'mirror_glaze',
-  nap: 'pour_icecream',
-  pool: 'pool_plate',
-  dip: 'dip_stick',
-  drink: 'drink',
-  tart: 'tart',
-  shell: 'shell',
-  layers: 'spread_fill',
-  sandwich: 'sandwich',
-  pipe: 'pipe_rosette',
-  cover: 'cover',
-  roll: 'roll_truffle',
-  cut: 'cut_squares',
-  spoon: 'spoon_cold',
-  whip: 'whip',
-};
 
 const LONGEST_NAME = 120;
 
 /** A brief to begin with: of a formula's use where there is one. */
 export function usualBrief(kitchenC: number, use?: string): Brief {
-  const [job = 'coat'] = keysOf(USE_OF).filter((each) => USE_OF[each] === use);
+  const [job = 'coat'] = JOB_USES.filter((each) => briefUseOf(each) === use);
   return { jobs: [usualJob(job)], kitchenC, wishes: USUAL_WISHES, making: USUAL_MAKING };
 }
 
@@ -45,7 +26,7 @@ export function whatFor({ jobs: [job] }: Brief): string {
 export function targetsOf(brief: Brief, { targets, size }: Pick<BriefPlan, 'targets' | 'size'>, evaporationG: number) {
   const [first] = brief.jobs;
   return {
-    use: first && USE_OF[first.use],
+    use: first && briefUseOf(first.use),
     moments: [...targets.moments],
     gates: targets.gates.map(({ gate }) => gate),
     yield: {

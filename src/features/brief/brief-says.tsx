@@ -5,9 +5,10 @@ import { Button } from '@/ui/button';
 import { BriefGates } from './brief-gates-view';
 import { kitchenWord } from './brief-words';
 import { JobSentence } from './job-sentence';
+import { MakingSentence } from './making-sentence';
 import type { OpenBrief } from './use-brief';
 import { UseCards } from './use-cards';
-import { MakingSentence, WishSentence } from './wish-sentence';
+import { WishSentence } from './wish-sentence';
 
 /** Each job with which of its use it is: two may be alike in all else. */
 function numbered(jobs: readonly Job[]): { job: Job; nth: number }[] {

@@ -8,9 +8,12 @@ import { type BriefPlan, briefSize, planBrief } from '@/core/brief/plan';
 import type { Ingredient } from '@/formats/ingredient';
 import type { OwnFormula, Start } from '@/kitchen/brief/brief-answers';
 import { fetchFormulas, fetchLarder } from '@/kitchen/client/shelf';
+import { larderHere } from '@/kitchen/larder-here';
 import { type Carried, useWhole } from '@/kitchen/use-whole';
 import { Button, Key } from '@/ui/button';
 import { weight } from '@/ui/format';
+import { usePours } from '@/ui/pours/pours-provider';
+import { PoursSwitch } from '@/ui/pours/pours-switch';
 import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
@@ -80,8 +83,12 @@ function useShelf(carriedShelf: Carried<OwnFormula>, carriedLarder: Carried<Ingr
   const { rows: formulas, ...shelfRest } = useWhole(carriedShelf, fetchFormulas);
   const { rows: ingredients, ...larderRest } = useWhole(carriedLarder, fetchLarder);
   const isWhole = shelfRest.isWhole && larderRest.isWhole;
-  const shelf = useMemo(() => (isWhole ? { formulas, ingredients } : undefined), [isWhole, formulas, ingredients]);
-  const larder = useMemo(() => new Map(ingredients.map((each) => [each.id, each])), [ingredients]);
+  const { pours } = usePours();
+  const shelf = useMemo(
+    () => (isWhole ? { formulas, ingredients, pours } : undefined),
+    [isWhole, formulas, ingredients, pours],
+  );
+  const larder = useMemo(() => larderHere(ingredients, pours), [ingredients, pours]);
   return {
     formulas,
     larder,
@@ -283,6 +290,7 @@ function BriefFoot({ brief }: { brief: Brief }) {
         For <strong>{whatFor(brief)}</strong>
       </span>
       <span>Kept on this tablet until it is opened</span>
+      <PoursSwitch />
       <span className="ml-auto">
         Open on the bench <Key>Ctrl ↵</Key>
       </span>

@@ -7,8 +7,8 @@ import type { Role } from '@/core/brief/stock';
 import { handLimit } from '@/core/flow/piping';
 import type { PortionKey } from '@/core/yields/portions';
 import { jobThings } from '@/kitchen/words/job-words';
-import { momentTitle } from '@/ui/cook-words';
 import { celsius, listed, millimetres, stress } from '@/ui/format';
+import { momentPhrase } from '@/ui/moment-words';
 
 /** How a way of saying how much is named in the sentence. */
 export const PORTION_WORDS: Readonly<Record<PortionKey, string>> = {
@@ -43,18 +43,18 @@ export const SLOPE_WORDS: Readonly<Record<Slope, string>> = {
   shallow: 'a slope of 30°',
 };
 
-/** What stands behind a size. */
-export const SIZE_WORDS: Readonly<Record<string, string>> = {
-  length: 'long',
-  width: 'wide',
-  diameter: 'across',
-  height: 'high',
-  dots: 'a plate',
-  layers: 'layers',
-  each: 'each',
-  nozzle: 'tip',
-  headspace: 'left free',
-  guests: 'guests,',
+/** How each size is said. */
+export const SIZE_SENTENCES: Readonly<Record<string, string>> = {
+  length: '{size} long',
+  width: '{size} wide',
+  diameter: '{size} across',
+  height: '{size} high',
+  dots: '{size} a plate',
+  layers: '{size} layers',
+  each: '{size} each',
+  nozzle: 'through a {size} tip',
+  headspace: '{size} left free',
+  guests: '{size} guests',
 };
 
 export const ROLE_WORDS: Readonly<Record<Role, string>> = {
@@ -82,7 +82,7 @@ const shown = (pa: number) => {
 
 /** `at the pour, nap and served`. */
 export function momentList(moments: readonly string[]): string {
-  return listed(moments.map((name) => momentTitle(name).toLowerCase()));
+  return listed(moments.map(momentPhrase));
 }
 
 /** `misses at the pour and served`. */
@@ -135,7 +135,7 @@ export function reasonOf({ why, needsPa }: JobGate, job: Job): string {
 
 /** What cannot both be had, and what would help. */
 export function exclusionWords({ kind, warmer, colder, leastPa, mostPa }: Exclusion): string {
-  const [a, b] = [momentTitle(warmer).toLowerCase(), momentTitle(colder).toLowerCase()];
+  const [a, b] = [momentPhrase(warmer), momentPhrase(colder)];
   switch (kind) {
     case 'sameMoment':
       return `Two jobs ask opposite things of one moment (${a}): at least ${shown(leastPa)} and at most ${shown(mostPa)}. Work one of them warmer or colder, or make two batches.`;

@@ -2,8 +2,8 @@
 
 import type { Job } from '@/core/brief/job';
 import { JOB_WORDS } from '@/kitchen/words/job-words';
-import { EatenLater, HowLarge, HowMany, OverSides, RunsOff, WorkedAt } from './job-sentence-parts';
-import { Mark } from './mark';
+import { Sentence } from '@/ui/sentence';
+import { jobFields } from './job-sentence-fields';
 
 /** One job as a sentence that is being completed. */
 export function JobSentence({
@@ -28,19 +28,13 @@ export function JobSentence({
   onRemove: (() => void) | undefined;
 }) {
   const label = (what: string) => `${JOB_WORDS[job.use].name}${nth > 1 ? ` ${nth}` : ''}: ${what}`;
-  const part = { job, label, onJob };
+  const fields = jobFields({ job, label, onJob, kitchenC, onKitchen });
   return (
     <div
       className="font-head text-[1.42rem] leading-[2.05] font-medium tracking-tight"
       data-testid={`job-${job.use}${nth > 1 ? `-${nth}` : ''}`}
     >
-      <HowMany {...part} />
-      <HowLarge {...part} />
-      <OverSides {...part} />
-      <WorkedAt {...part} kitchenC={kitchenC} onKitchen={onKitchen} />
-      <EatenLater {...part} />
-      <RunsOff {...part} />
-      <Mark>.</Mark>{' '}
+      <Sentence words={JOB_WORDS[job.use].sentence} fields={fields} />{' '}
       <span className="font-sans text-[0.92rem] tracking-normal whitespace-nowrap">
         {onMore && (
           <button

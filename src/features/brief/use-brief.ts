@@ -2,8 +2,9 @@
 
 import { useCallback, useEffect, useState } from 'react';
 import type { Brief, Making, Wishes } from '@/core/brief/brief';
-import { type Job, type JobUse, usualJob } from '@/core/brief/job';
+import { type Job, usualJob } from '@/core/brief/job';
 import type { Gate } from '@/core/formula/gates';
+import type { JobUse } from '@/core/uses/catalogue';
 import { usualSizes } from '@/core/yields/portions';
 import { MOST_JOBS } from '@/formats/brief';
 

@@ -1,4 +1,5 @@
-import { JOB_USES, type Job, type JobUse } from '@/core/brief/job';
+import type { Job } from '@/core/brief/job';
+import { JOB_USES, type JobUse } from '@/core/uses/catalogue';
 import { JOB_WORDS } from '@/kitchen/words/job-words';
 import { UseDrawing } from './use-drawings';
 

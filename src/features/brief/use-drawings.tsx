@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import type { JobUse } from '@/core/brief/job';
+import type { JobUse } from '@/core/uses/catalogue';
 
 const POUR = 'var(--color-pour-drawn)';
 const BAKED = 'var(--color-baked-drawn)';

@@ -1,4 +1,5 @@
 import { type CupSystem, formIn, kitchenAmount, type MeasureSystem } from '@/core/matter/measures';
+import { capital } from '@/formats/capital';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Stage } from '@/formats/stages';
 import { itemOf, type Larder } from '@/kitchen/known-item';
@@ -44,8 +45,6 @@ const STAGE_TITLES: Record<Stage, string> = {
   offHeat: 'Off the heat',
   coldAtEnd: 'Cold, at the end',
 };
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /**
  * Writes a formula as a bench card.

@@ -1,10 +1,8 @@
 'use client';
 
-import { Printer } from 'lucide-react';
-import Link from 'next/link';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
-import { Button } from '@/ui/button';
+import { PaperHead } from '@/ui/paper/paper-head';
 import { useMeasures } from '@/ui/use-measure-system';
 import { benchCard } from './bench-card';
 
@@ -22,23 +20,11 @@ export function CardPage({
   const card = benchCard(file, new Map(ingredients.map((each) => [each.id, each])), system, cups);
   return (
     <main className="mx-auto max-w-[760px] bg-white px-8 py-6 text-black">
-      <div className="no-print mb-6 flex flex-wrap gap-2 text-ink">
-        <Button look="primary" onClick={() => window.print()}>
-          <Printer size={17} aria-hidden="true" /> Print
-        </Button>
-        <a
-          href={`/api/formulas/${id}/card?cups=${cups}`}
-          className="inline-flex min-h-11 items-center rounded-lg border border-[#c9d2d4] px-4 font-medium text-black"
-        >
-          PDF
-        </a>
-        <Link
-          href={`/formulas/${id}/balance`}
-          className="inline-flex min-h-11 items-center rounded-lg border border-[#c9d2d4] px-4 font-medium text-black"
-        >
-          Back to the bench
-        </Link>
-      </div>
+      <PaperHead
+        pdf={`/api/formulas/${id}/card?cups=${cups}`}
+        back="Back to the bench"
+        to={`/formulas/${id}/balance`}
+      />
       <h1 className="text-[1.8rem]">{card.name}</h1>
       {card.job && <p className="font-semibold">{card.job}</p>}
       {card.note && <p className="mb-2">{card.note}</p>}

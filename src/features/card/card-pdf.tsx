@@ -1,6 +1,7 @@
 import { Document, Page, renderToBuffer, StyleSheet, Text, View } from '@react-pdf/renderer';
+import { MONO, registerFonts, SANS } from '@/ui/paper/pdf-fonts';
+import { pdfLetters } from '@/ui/paper/pdf-letters';
 import type { BenchCard } from './bench-card';
-import { MONO, missingLetters, registerFonts, SANS } from './pdf-fonts';
 
 const styles = StyleSheet.create({
   page: { padding: 40, fontSize: 10.5, fontFamily: SANS },
@@ -14,16 +15,10 @@ const styles = StyleSheet.create({
   small: { fontSize: 9, marginTop: 2 },
 });
 
-/** What stands for a letter the fonts do not have: another one in its place would be misread. */
-const NO_LETTER = '□';
-
 /** A bench card as a PDF of one page. Letters its fonts do not have are told. */
 export function cardPdf(card: BenchCard): Promise<Buffer> {
   registerFonts();
-  const missing = new Set(missingLetters(JSON.stringify(card)));
-  // Thin spaces as plain ones: lines break where they may.
-  const plain = (text: string) =>
-    [...text.replace(/[\u202f\u00a0]/g, ' ')].map((letter) => (missing.has(letter) ? NO_LETTER : letter)).join('');
+  const { plain, missing } = pdfLetters(card);
   return renderToBuffer(
     <Document title={card.name}>
       <Page size="A4" style={styles.page}>
@@ -57,10 +52,10 @@ export function cardPdf(card: BenchCard): Promise<Buffer> {
         {card.notKnown.map((sentence) => (
           <Text key={sentence}>{plain(sentence)}</Text>
         ))}
-        {missing.size > 0 && (
+        {missing > 0 && (
           <Text style={styles.small}>
-            This file has no letters for some of what is written here ({missing.size} of them): print the card from its
-            page instead.
+            This file has no letters for some of what is written here ({missing} of them): print the card from its page
+            instead.
           </Text>
         )}
         {card.cautions.map((caution) => (

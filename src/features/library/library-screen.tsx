@@ -5,6 +5,7 @@ import { archiveFormula, copyFormula, createFormula, deleteFormula, restoreFormu
 import { fetchSummaries } from '@/kitchen/client/library';
 import type { FormulaSummary } from '@/kitchen/formula-summary';
 import { type Carried, useWhole } from '@/kitchen/use-whole';
+import { usePours } from '@/ui/pours/pours-provider';
 import { TopBar } from '@/ui/top-bar';
 import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
 import { AllAsFile } from './all-as-file';
@@ -33,6 +34,7 @@ export function LibraryScreen({
   unreadable: readonly { readonly id: string; readonly reason: string }[];
 }) {
   useRefreshOnReturn();
+  const { isKitchen } = usePours();
   const { rows: all, isWhole, fault: partly, again } = useWhole(carried, fetchSummaries);
   const found = useFoundFormulas(all);
   const keeping = useKeeping();
@@ -62,6 +64,7 @@ export function LibraryScreen({
         <p className="mb-4 max-w-[92ch] text-[14px] text-mute">
           A brief says what it is for, and sets the gates: how it must flow at the pour and hold once it is set. A
           formula lands when it passes them all; the per cent says how many of a hundred such batches would.
+          {isKitchen && ' The list reckons by the book; an open formula as this kitchen pours.'}
         </p>
         {keeping.fault && (
           <p role="alert" className="mb-4 rounded-lg bg-off-wash px-4 py-3 text-off">

@@ -2,10 +2,10 @@
 
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import { type FormEvent, useState } from 'react';
-import { USES } from '@/core/balance/uses';
+import { USES } from '@/core/uses/ready-gates';
 import type { FormulaFileInput } from '@/formats/formula-file';
 import { messageOf } from '@/formats/message-of';
-import { USE_NAMES } from '@/kitchen/words/use-words';
+import { USE_NAMES } from '@/kitchen/words/job-words';
 import { useAskFirst } from '@/ui/ask-first';
 import { Button } from '@/ui/button';
 

@@ -3,9 +3,9 @@ import type { Ingredient } from '@/formats/ingredient';
 import { gramsOfRow, type RecipeRow } from '@/formats/recipe-text';
 import { Button } from '@/ui/button';
 import { gramsPlain, weight } from '@/ui/format';
+import { IngredientBox } from '@/ui/ingredient/ingredient-box';
 import { gramsRules, measureText } from '@/ui/kitchen-measure';
 import { NumberField } from '@/ui/number-field';
-import { IngredientBox } from './ingredient-box';
 
 /** What a cook said about a line. */
 export interface RecipeAnswer {

@@ -1,9 +1,9 @@
 'use client';
 
 import { useMemo, useState } from 'react';
-import { findUse } from '@/core/balance/uses';
 import { keysOf } from '@/core/keys-of';
 import type { CupSystem } from '@/core/matter/measures';
+import { findUse } from '@/core/uses/ready-gates';
 import { recipeLinesOfCsv } from '@/formats/formula-csv';
 import { type FormulaFileInput, MOST_GRAMS } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';

@@ -1,4 +1,4 @@
-import { isWait } from './step-facts';
+import { isWait } from '@/kitchen/method/hands';
 import type { TimedStep } from './timed-steps';
 
 const WIDTH = 1000;

@@ -1,5 +1,7 @@
+import { isWait } from '@/kitchen/method/hands';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
-import { duration, isWait } from './step-facts';
+import { duration } from '@/ui/duration';
+import { TimeOfDay } from '@/ui/time-of-day';
 
 /** When it is begun and when it pours: forward from a time, backwards from one, or in minutes. */
 export function MethodHead({
@@ -41,40 +43,4 @@ export function MethodHead({
       )}
     </h2>
   );
-}
-
-/** A time that can be set: the other one follows. */
-function TimeOfDay({
-  label,
-  minutes,
-  onMinutes,
-}: {
-  label: string;
-  minutes: number;
-  onMinutes: (minutes: number) => void;
-}) {
-  return (
-    <input
-      type="time"
-      aria-label={label}
-      className="read mx-0.5 min-h-11 rounded-t-md border-enamel border-b-2 bg-transparent px-1 text-enamel"
-      value={clockOf(minutes)}
-      onChange={(event) => {
-        const typed = minutesOf(event.target.value);
-        if (typed !== undefined) onMinutes(typed);
-      }}
-    />
-  );
-}
-
-/** Minutes of a day as its time. */
-export function clockOf(minutes: number): string {
-  const day = ((Math.round(minutes) % 1440) + 1440) % 1440;
-  return `${String(Math.floor(day / 60)).padStart(2, '0')}:${String(day % 60).padStart(2, '0')}`;
-}
-
-/** Minutes of the day of a time; nothing of what is no time. */
-function minutesOf(text: string): number | undefined {
-  const [, hours, minutes] = /^(\d{1,2}):(\d{2})/.exec(text) ?? [];
-  return hours === undefined || minutes === undefined ? undefined : Number(hours) * 60 + Number(minutes);
 }

@@ -1,58 +1,50 @@
 'use client';
 
-import { Printer } from 'lucide-react';
+import { Printer, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { DEFAULT_PROCESS } from '@/core/matter/process';
+import { movedStep } from '@/core/method/edit-steps';
+import type { Mend } from '@/core/method/mends/mend';
 import { massG } from '@/core/pan/pan';
 import { prepareBatch } from '@/core/predict/state';
 import { chocolateColour } from '@/core/shine/colour';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
-import { useKeptWay } from '@/kitchen/method/use-kept-way';
-import { withMethod } from '@/kitchen/method/with-method';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { STEP_WORDS } from '@/kitchen/words/method-words';
-import { Button } from '@/ui/button';
+import { CookThis } from '@/ui/cook-this';
+import { PoursSwitch } from '@/ui/pours/pours-switch';
+import { SaveNotice, saveWords } from '@/ui/saving/save-notice';
 import { Steps } from '@/ui/steps';
+import { clockOf } from '@/ui/time-of-day';
 import { TopBar } from '@/ui/top-bar';
-import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
+import { useStove } from '@/ui/use-stove';
 import { CalendarLink } from './calendar-link';
 import { HandsStrip } from './hands-strip';
-import { clockOf, MethodHead } from './method-head';
+import { MethodHead } from './method-head';
 import { PanPicture } from './pan-picture';
 import { SettingTable } from './setting-table';
 import { StepDetail } from './step-detail';
 import { lookOf } from './step-facts';
 import { StepsList } from './steps-list';
-import { StoveSentence } from './stove-sentence';
+import { AirSentence, StoveSentence } from './stove-sentence';
 import { TemperatureChart } from './temperature-chart';
 import { timedSteps } from './timed-steps';
-import { useMethodOf } from './use-method-of';
+import { type MethodDraft, type OpenedMethod, useMethodDraft } from './use-method-draft';
 
 interface MethodProps {
   readonly id: string;
-  readonly opened: { readonly revision: number; readonly file: FormulaFile };
+  readonly opened: OpenedMethod;
   readonly ingredients: readonly Ingredient[];
 }
 
-/** The method of a formula, worked out anew when the way or the kitchen changes; rows nobody knows are left out and named. */
-function useWorkedMethod({ id, opened, ingredients }: MethodProps) {
-  const { pan, work } = useMethodOf(opened.file, ingredients);
-  const kept = useKeptWay(id, opened, (way, file) => {
-    const worked = work(way);
-    return worked ? withMethod(file, worked) : file;
-  });
-  const method = useMemo(() => work(kept.way), [work, kept.way]);
-  return { kept, pan, method };
-}
-
-/** The Method: how this batch is made, step by step, worked out by the pan in time. */
-export function MethodScreen(props: MethodProps) {
-  useRefreshOnReturn();
-  const { id, opened } = props;
-  const { kept, pan, method } = useWorkedMethod(props);
+/** The Method: how this batch is made, step by step, worked out by the pan in time; rows nobody knows are left out and named. */
+export function MethodScreen({ id, opened, ingredients }: MethodProps) {
+  const draft = useMethodDraft(id, opened, ingredients);
+  const { file, pan, method, autosave } = draft;
   const [chosen, setChosen] = useState(0);
+  const mend = useMending(draft);
   // Tells when the page listens.
   const [ready, setReady] = useState(false);
   useEffect(() => setReady(true), []);
@@ -61,15 +53,20 @@ export function MethodScreen(props: MethodProps) {
   return (
     <div className="flex min-h-screen flex-col lg:h-screen" data-ready={ready}>
       <TopBar
-        title={<span className="min-w-0 truncate px-2 text-[1.05rem]">{opened.file.name}</span>}
+        title={<span className="min-w-0 truncate px-2 text-[1.05rem]">{file.name}</span>}
         steps={<Steps at="method" id={id} />}
-      />
-      {kept.state.kind === 'failed' && (
-        <p role="alert" className="flex flex-wrap items-center gap-3 bg-off-wash px-4 py-2 text-off">
-          <span className="flex-1">Not kept: {kept.state.message}</span>
-          <Button onClick={kept.again}>Try again</Button>
-        </p>
-      )}
+      >
+        <button
+          type="button"
+          aria-label="Undo"
+          disabled={!draft.canUndo}
+          onClick={draft.undo}
+          className="flex size-11 items-center justify-center rounded-md hover:bg-white/10 disabled:opacity-35"
+        >
+          <Undo2 size={20} aria-hidden="true" />
+        </button>
+      </TopBar>
+      <SaveNotice autosave={autosave} onOpen={draft.open} />
       {pan.unknown.length > 0 && (
         <p role="alert" className="bg-near-wash px-4 py-2">
           Not in the larder, and left out of the method: {pan.unknown.join(', ')}.
@@ -84,37 +81,69 @@ export function MethodScreen(props: MethodProps) {
               chosen={place}
               onWay={(way) => {
                 setChosen(0);
-                kept.choose(way);
+                draft.choose(way);
               }}
               onChoose={setChosen}
+              onMove={(from, to) => {
+                draft.edit(movedStep(stepsOf(method), from, to));
+                setChosen(to);
+              }}
             />
           </div>
-          <TheLine id={id} file={opened.file} method={method} names={pan.names} place={place} onChoose={setChosen} />
+          <TheLine id={id} file={file} method={method} names={pan.names} place={place} onChoose={setChosen} />
           <div className="thin-scroll border-rule bg-sheet max-lg:border-t lg:overflow-y-auto lg:border-l">
-            <StepDetail method={method} place={place} names={pan.names} onChoose={setChosen} />
+            <StepDetail
+              method={method}
+              formula={pan.formula}
+              place={place}
+              names={pan.names}
+              onChoose={setChosen}
+              onSteps={(steps, look) => {
+                draft.edit(steps);
+                if (look !== undefined) setChosen(look);
+              }}
+              onMend={mend}
+            />
           </div>
         </main>
       ) : (
-        <main className="flex-1 px-6 py-10">
-          <p className="max-w-prose text-mute">
-            No way of working suits what is in this pan yet: a liquid and chocolate, cocoa, starch or gelatin are what a
-            method is made around. Fill the pan on the bench first.
-          </p>
-        </main>
+        <NoWay />
       )}
       <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-foot px-4 py-1 text-[13px]">
         <span>Times and temperatures are worked out for this batch and kitchen; your eyes decide.</span>
+        <PoursSwitch />
         <Link
           href={`/formulas/${id}/method/card`}
           className="ml-auto inline-flex min-h-11 items-center gap-2 text-enamel"
         >
           <Printer size={15} aria-hidden="true" /> Print
         </Link>
-        <span role="status">
-          {kept.state.kind === 'keeping' ? 'Saving…' : kept.state.kind === 'kept' ? 'Saved' : 'Not saved yet'}
-        </span>
+        <span role="status">{saveWords(autosave.state)}</span>
       </footer>
     </div>
+  );
+}
+
+const stepsOf = ({ followed }: WorkedMethod) => followed.map(({ step }) => step);
+
+/** Takes a mend: other steps, or a wider pan, which the brief names or this tablet. */
+function useMending({ file, edit, inPan }: MethodDraft) {
+  const { setPanCm } = useStove();
+  return (mend: Mend) => {
+    if (mend.kind !== 'widerPan') edit(mend.steps);
+    else if (file.brief) inPan(100 * mend.panM);
+    else setPanCm(100 * mend.panM);
+  };
+}
+
+function NoWay() {
+  return (
+    <main className="flex-1 px-6 py-10">
+      <p className="max-w-prose text-mute">
+        No way of working suits what is in this pan yet: a liquid and chocolate, cocoa, starch or gelatin are what a
+        method is made around. Fill the pan on the bench first.
+      </p>
+    </main>
   );
 }
 
@@ -144,7 +173,13 @@ function TheLine({
   return (
     <div className="thin-scroll min-w-0 px-5 pt-4 pb-6 lg:overflow-y-auto">
       <MethodHead method={method} start={start} onStart={setStart} />
+      <CookThis
+        key={file.lines.map(({ grams }) => grams).join(' ')}
+        id={id}
+        grams={file.lines.reduce((sum, { grams }) => sum + grams, 0)}
+      />
       <StoveSentence file={file} inMicrowave={method.followed.some(({ bursts }) => bursts !== undefined)} />
+      <AirSentence />
       {start !== undefined && <CalendarLink id={id} start={start} />}
       <div className="mt-3 rounded-xl border border-rule bg-sheet pt-2 pb-3">
         <TemperatureChart timed={timed} names={names} pourC={method.pourC} chosen={place} clock={clock} />

@@ -1,9 +1,11 @@
 import { useMemo, useState } from 'react';
+import { holdWarm } from '@/core/pan/hold-warm';
 import { type SettingBody, settingTimes } from '@/kitchen/method/setting-bodies';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
+import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { Button } from '@/ui/button';
-import { celsius, significant } from '@/ui/format';
-import { duration } from './step-facts';
+import { duration } from '@/ui/duration';
+import { celsius, significant, weight } from '@/ui/format';
 
 const BODY_WORDS: Readonly<Record<SettingBody, string>> = {
   tray: 'a tray, 15 mm deep',
@@ -24,7 +26,7 @@ export function SettingTable({ method }: { method: WorkedMethod }) {
   if (!isOpen) {
     return (
       <Button className="mt-4" onClick={() => setOpen(true)}>
-        How long until it sets?
+        How long until it sets, and held warm?
       </Button>
     );
   }
@@ -49,10 +51,29 @@ export function SettingTable({ method }: { method: WorkedMethod }) {
           ))}
         </tbody>
       </table>
+      <HeldWarmSentence method={method} />
       <p className="mt-1 text-[13px] text-mute">
         Give or take a third. It comes to about {significant(times[0]?.endsAtPa ?? 0)} Pa in the end: 100 Pa is barely
         set, 300 to 3 000 scoops.
       </p>
     </section>
+  );
+}
+
+/** What keeping it warm does: what dries off, what to give back, and how long it may stand. */
+function HeldWarmSentence({ method: { followed, pourC } }: { method: WorkedMethod }) {
+  const end = followed.at(-1)?.end;
+  if (!end) return null;
+  const { lostGPerHour, skinMinutes } = holdWarm(end, pourC);
+  return (
+    <p className="mt-3">
+      Held at {celsius(Math.round(pourC))}, open, it loses about{' '}
+      <strong>{weight(Math.round(lostGPerHour * 10) / 10)} of water an hour</strong>: cover it, or stir so much hot
+      water back in.{' '}
+      {skinMinutes === undefined
+        ? 'It hardly skins.'
+        : `Left alone a skin forms in about ${duration(60 * skinMinutes)}.`}{' '}
+      {CAUTION_WORDS.holdWarm} {CAUTION_WORDS.code}
+    </p>
   );
 }

@@ -1,25 +1,22 @@
+import { useMemo, useState } from 'react';
+import type { Formula } from '@/core/formula/formula';
+import type { MethodFault } from '@/core/method/fault';
 import type { FollowedStep } from '@/core/method/follow-method';
-import { massG, undissolvedG, unmeltedG } from '@/core/pan/pan';
-import { leftAloneSeconds } from '@/kitchen/method/left-alone';
+import type { Mend } from '@/core/method/mends/mend';
+import type { MethodStep } from '@/core/method/step';
+import { reheatingSplash } from '@/kitchen/method/reheating';
+import { stepCaution } from '@/kitchen/method/step-caution';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
+import { mendSentence } from '@/kitchen/words/mend-words';
 import { faultSentence } from '@/kitchen/words/method-fault-words';
 import { REASON_WORDS, STEP_WORDS, TOOL_WORDS, WAY_WORDS } from '@/kitchen/words/method-words';
 import { Button } from '@/ui/button';
-import { celsius, percent, significant, weight } from '@/ui/format';
-import { cautionOf } from './step-caution';
-import { duration } from './step-facts';
-
-/** One figure of a step. */
-function Figure({ name, value, note }: { name: string; value: string; note?: string | undefined }) {
-  return (
-    <div className="grid grid-cols-[1fr_auto] border-rule border-t py-2">
-      <dt className="font-semibold">{name}</dt>
-      <dd className="read text-right text-[1.1rem]">{value}</dd>
-      {note && <dd className="col-span-2 text-[13px] text-mute">{note}</dd>}
-    </div>
-  );
-}
+import { duration } from '@/ui/duration';
+import { celsius, centimetres, percent, significant, weight } from '@/ui/format';
+import { StepEditor } from './edit/step-editor';
+import { StepFigures } from './step-figures';
+import { useMends } from './use-mends';
 
 /** On what heat, with what in the hand. */
 function handsWords({ step }: FollowedStep): string {
@@ -27,63 +24,58 @@ function handsWords({ step }: FollowedStep): string {
   return step.tool ? `${heat}, ${TOOL_WORDS[step.tool]}` : heat;
 }
 
-/** The figures the pan in time gives for a step. */
-function Figures({ followed }: { followed: FollowedStep }) {
-  const { step, start, end, seconds, together, bursts, hottestC, standing } = followed;
-  const lost = end.lostWaterG - start.lostWaterG;
-  const leftAlone = leftAloneSeconds(followed);
+/** Where practitioners disagree: what speaks for the other ways that suit this formula. */
+function OtherWays({ method: { way, ways } }: { method: WorkedMethod }) {
+  const others = ways.filter((each) => each !== way && each !== 'reheated');
+  if (others.length === 0) return null;
   return (
-    <dl className="mt-2">
-      {together && (
-        <Figure
-          name="Together they stand at"
-          value={celsius(Math.round(together.temperatureC))}
-          note={
-            together.unmelted > 0
-              ? `${percent(together.unmelted)} of it cannot melt by that alone`
-              : 'at best, and melts all of it'
-          }
-        />
-      )}
-      {bursts && bursts.length > 0 && (
-        <Figure
-          name={`${bursts.length} bursts`}
-          value={bursts.length > 4 ? `${Math.min(...bursts)}–${Math.max(...bursts)} s` : `${bursts.join(' · ')} s`}
-          note={
-            hottestC === undefined
-              ? undefined
-              : `stirred 15 s between; its hottest place ${celsius(Math.round(hottestC))}`
-          }
-        />
-      )}
-      <Figure
-        name="At its end"
-        value={celsius(Math.round(end.temperatureC))}
-        note={seconds < 3 ? 'it is there already' : `after about ${duration(seconds)}, give or take a third`}
-      />
-      {leftAlone !== undefined && (
-        <Figure name="Left alone" value={duration(leftAlone)} note="until its middle is there" />
-      )}
-      {unmeltedG(end) > 0.5 && <Figure name="Still to melt" value={weight(Math.round(unmeltedG(end)))} />}
-      {undissolvedG(end) > 0.5 && <Figure name="Still to dissolve" value={weight(Math.round(undissolvedG(end)))} />}
-      {end.cook > 0.01 && <Figure name="Starch cooked" value={percent(end.cook)} />}
-      {lost >= 0.5 && (
-        <Figure
-          name="Boils off here"
-          value={weight(Math.round(lost))}
-          note={`${weight(Math.round(end.lostWaterG))} so far`}
-        />
-      )}
-      {standing && (
-        <Figure
-          name="Edge and centre"
-          value={`${celsius(Math.round(standing.edge.temperatureC))} · ${celsius(Math.round(standing.centre.temperatureC))}`}
-          note={`the edge holds ${significant(standing.edge.yieldStressPa)} Pa, the centre ${significant(standing.centre.yieldStressPa)} Pa`}
-        />
-      )}
-      {step.where !== 'aside' && <Figure name="In it now" value={weight(Math.round(massG(end)))} />}
-    </dl>
+    <>
+      <h3 className="mt-3 font-sans font-semibold">Others work otherwise</h3>
+      <ul>
+        {others.map((each) => (
+          <li key={each} className="border-rule border-t py-1.5">
+            <span className="font-medium">{WAY_WORDS[each].name}</span>
+            <span className="block text-[13.5px] text-mute">{WAY_WORDS[each].for}</span>
+          </li>
+        ))}
+      </ul>
+    </>
   );
+}
+
+/** What is wrong, each with one press that mends it, where one does. */
+function Faults({
+  method,
+  faults,
+  names,
+  onMend,
+}: {
+  method: WorkedMethod;
+  faults: readonly MethodFault[];
+  names: readonly string[];
+  onMend: (mend: Mend) => void;
+}) {
+  const mends = useMends(method, faults);
+  const numbers = {
+    celsius: (c: number) => celsius(Math.round(c)),
+    weight: (g: number) => weight(Math.round(g * 10) / 10),
+    percent,
+    ratio: (value: number) => significant(value),
+    row: (row: number) => names[row] ?? '',
+  };
+  return faults.map((fault, i) => {
+    const mend = mends[i];
+    return (
+      <div key={JSON.stringify(fault)} className="mt-2 rounded-lg bg-off-wash px-3 py-2 text-off">
+        <p role="alert">{faultSentence(fault, numbers)}</p>
+        {mend && (
+          <Button className="mt-1 w-full text-ink" onClick={() => onMend(mend)}>
+            {mendSentence(mend, centimetres)}
+          </Button>
+        )}
+      </div>
+    );
+  });
 }
 
 /** The step that is looked at: its figures, why it is done so, what can go wrong, and what is wrong with it here. */
@@ -92,41 +84,53 @@ export function StepDetail({
   place,
   names,
   onChoose,
+  onSteps,
+  onMend,
+  formula,
 }: {
+  formula: Formula | undefined;
   method: WorkedMethod;
   place: number;
   names: readonly string[];
   /** looks at another step */
   onChoose: (step: number) => void;
+  /** takes changed steps, and which of them to look at */
+  onSteps: (steps: readonly MethodStep[], look?: number) => void;
+  onMend: (mend: Mend) => void;
 }) {
+  const [isChanging, setChanging] = useState(false);
+  const splash = useMemo(
+    () => (method.way === 'reheated' && formula ? reheatingSplash(formula, method) : undefined),
+    [method, formula],
+  );
   const followed = method.followed[place];
   if (!followed) return null;
   const words = STEP_WORDS[followed.step.kind];
   const faults = method.faults.filter((fault) => !('step' in fault) || fault.step === place);
-  const caution = cautionOf(followed);
-  const numbers = {
-    celsius: (c: number) => celsius(Math.round(c)),
-    weight: (g: number) => weight(Math.round(g * 10) / 10),
-    percent,
-    ratio: (value: number) => significant(value),
-    row: (row: number) => names[row] ?? '',
-  };
+  const caution = stepCaution(followed);
   return (
     <section aria-label="This step" className="px-4 pt-3 pb-6">
-      <h2 className="text-[1.2rem]">
-        {place + 1} · {words.name}
-      </h2>
-      <p className="text-mute">{handsWords(followed)}</p>
-      {faults.map((fault) => (
-        <p key={JSON.stringify(fault)} role="alert" className="mt-2 rounded-lg bg-off-wash px-3 py-2 text-off">
-          {faultSentence(fault, numbers)}
-        </p>
-      ))}
+      <div className="flex items-start gap-2">
+        <h2 className="min-w-0 flex-1 text-[1.2rem]">
+          {place + 1} · {words.name}
+        </h2>
+        <button
+          type="button"
+          aria-pressed={isChanging}
+          className="-mt-2 min-h-11 shrink-0 font-medium text-enamel"
+          onClick={() => setChanging(!isChanging)}
+        >
+          {isChanging ? 'Done' : 'Change'}
+        </button>
+      </div>
+      {!isChanging && <p className="text-mute">{handsWords(followed)}</p>}
+      <Faults method={method} faults={faults} names={names} onMend={onMend} />
       {followed.step.where === 'aside' ? (
         <p className="mt-2 text-mute">Beside the pan, about {duration(followed.seconds)}; it goes in later.</p>
       ) : (
-        <Figures followed={followed} />
+        <StepFigures followed={followed} splash={splash} />
       )}
+      {isChanging && <StepEditor method={method} place={place} names={names} onSteps={onSteps} />}
       <h3 className="mt-3 font-sans font-semibold">Why</h3>
       <p>{words.why}</p>
       <h3 className="mt-3 font-sans font-semibold">If it goes wrong</h3>
@@ -149,6 +153,7 @@ export function StepDetail({
         {method.why ? `Proposed, since ${REASON_WORDS[method.why]}. ` : 'Chosen here. '}
         {WAY_WORDS[method.way].for}
       </p>
+      <OtherWays method={method} />
       <p className="mt-1 text-mute">
         In all {weight(Math.round(method.followed.at(-1)?.end.lostWaterG ?? 0))} of water boil off; once you choose a
         way, the bench reckons with that, with its emulsion and its cooked starch.

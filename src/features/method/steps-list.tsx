@@ -1,18 +1,49 @@
-import type { FollowedStep } from '@/core/method/follow-method';
+import {
+  type Announcements,
+  closestCenter,
+  DndContext,
+  KeyboardSensor,
+  PointerSensor,
+  useSensor,
+  useSensors,
+} from '@dnd-kit/core';
+import { restrictToParentElement, restrictToVerticalAxis } from '@dnd-kit/modifiers';
+import { SortableContext, sortableKeyboardCoordinates, verticalListSortingStrategy } from '@dnd-kit/sortable';
 import type { WayId } from '@/core/method/step';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
-import { STEP_WORDS, WAY_WORDS } from '@/kitchen/words/method-words';
-import { celsius, weight } from '@/ui/format';
+import { WAY_WORDS } from '@/kitchen/words/method-words';
 import { InlineChoice } from '@/ui/inline-choice';
-import { duration } from './step-facts';
+import { StepItem } from './step-item';
 
-/** The way of working and its steps, each with what goes in and how long it takes. */
+/** What each step is known by while it is moved: its kind, and which of them it is. */
+function stepKeys({ followed }: WorkedMethod): string[] {
+  const seen = new Map<string, number>();
+  return followed.map(({ step: { kind } }) => {
+    const n = (seen.get(kind) ?? 0) + 1;
+    seen.set(kind, n);
+    return `${kind}-${n}`;
+  });
+}
+
+/** What is said of a step that is moved. */
+function announcementsOf(keys: readonly string[]): Announcements {
+  const place = (at: { readonly id: string | number } | null) => keys.indexOf(String(at?.id)) + 1;
+  return {
+    onDragStart: ({ active }) => `Step ${place(active)} picked up.`,
+    onDragOver: ({ active, over }) => (over ? `Step ${place(active)} goes to place ${place(over)}.` : undefined),
+    onDragEnd: ({ over }) => (over ? `Put down at place ${place(over)}.` : undefined),
+    onDragCancel: ({ active }) => `Step ${place(active)} stays where it was.`,
+  } as const;
+}
+
+/** The way of working and its steps, each with what goes in and how long it takes; moved by finger, pointer or keys. */
 export function StepsList({
   method,
   names,
   chosen,
   onWay,
   onChoose,
+  onMove,
 }: {
   method: WorkedMethod;
   /** of the rows */
@@ -21,8 +52,15 @@ export function StepsList({
   chosen: number;
   onWay: (way: WayId) => void;
   onChoose: (step: number) => void;
+  onMove: (from: number, to: number) => void;
 }) {
+  const sensors = useSensors(
+    useSensor(PointerSensor, { activationConstraint: { distance: 4 } }),
+    useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+  );
   const faulty = new Set(method.faults.flatMap((fault) => ('step' in fault ? [fault.step] : [])));
+  const keys = stepKeys(method);
+  const isOwn = method.kept.steps !== undefined;
   return (
     <section aria-label="Steps" className="pb-4">
       <div className="border-rule border-b px-4 pt-3 pb-2">
@@ -32,55 +70,56 @@ export function StepsList({
           <InlineChoice
             label="Way of working"
             value={method.way}
-            options={method.ways.map(
+            options={waysOf(method).map(
               (way) => [way, `${WAY_WORDS[way].name}${way === method.proposed ? ' · proposed' : ''}`] as const,
             )}
             onChoose={onWay}
           />
         </p>
-      </div>
-      <ol>
-        {method.followed.map((followed, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: steps stand in the order of the work; two may be alike
-          <li key={i} className="border-rule border-b">
+        {isOwn && (
+          <p className="text-[13px] text-mute">
+            With steps of your own.{' '}
             <button
               type="button"
-              aria-current={i === chosen ? 'step' : undefined}
-              onClick={() => onChoose(i)}
-              className="grid w-full grid-cols-[28px_1fr_auto] gap-x-2 px-4 py-2.5 text-left hover:bg-enamel-wash/60 aria-[current]:bg-enamel-wash"
+              className="min-h-11 font-medium text-enamel underline"
+              onClick={() => onWay(method.way)}
             >
-              <span className="read pt-0.5 text-mute">{i + 1}</span>
-              <span className="font-semibold">
-                {STEP_WORDS[followed.step.kind].name}
-                {faulty.has(i) && <span className="ml-2 text-off">▲ look</span>}
-              </span>
-              <span className="read whitespace-nowrap pl-2 text-[0.95rem]">{timeOf(followed)}</span>
-              <span className="col-start-2 col-span-2 text-[13px] text-mute">{endOf(followed)}</span>
-              {followed.additions.length > 0 && (
-                <span className="col-start-2 col-span-2 mt-1 flex flex-wrap gap-1.5">
-                  {followed.additions.map(({ key, grams }) => (
-                    <span key={key} className="rounded border border-rule bg-field px-1.5 py-0.5 text-[13px]">
-                      {names[Number(key)]} <span className="read">{weight(Math.round(grams * 10) / 10)}</span>
-                    </span>
-                  ))}
-                </span>
-              )}
+              Back to the way’s own steps
             </button>
-          </li>
-        ))}
-      </ol>
+          </p>
+        )}
+      </div>
+      <DndContext
+        id="steps"
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        accessibility={{ announcements: announcementsOf(keys) }}
+        modifiers={[restrictToVerticalAxis, restrictToParentElement]}
+        onDragEnd={({ active, over }) => {
+          const [from, to] = [keys.indexOf(String(active.id)), keys.indexOf(String(over?.id))];
+          if (from >= 0 && to >= 0 && from !== to) onMove(from, to);
+        }}
+      >
+        <SortableContext items={keys} strategy={verticalListSortingStrategy}>
+          <ol>
+            {method.followed.map((followed, i) => (
+              <StepItem
+                key={keys[i]}
+                id={keys[i] ?? ''}
+                place={i}
+                followed={followed}
+                names={names}
+                isChosen={i === chosen}
+                isFaulty={faulty.has(i)}
+                onChoose={onChoose}
+              />
+            ))}
+          </ol>
+        </SortableContext>
+      </DndContext>
     </section>
   );
 }
 
-/** How long a step takes; one that is over as it begins says so. */
-function timeOf({ seconds, reached }: FollowedStep): string {
-  if (!reached) return 'never ends';
-  return seconds < 3 ? 'at once' : duration(seconds);
-}
-
-/** How a step looks at its end, and how warm. */
-function endOf({ step, end }: FollowedStep): string {
-  const { looks } = STEP_WORDS[step.kind];
-  return step.where === 'aside' ? looks : `${looks} · ${celsius(Math.round(end.temperatureC))}`;
-}
+/** The ways that can be chosen; the one that stands there is among them, whatever became of the pan. */
+const waysOf = ({ way, ways }: WorkedMethod): readonly WayId[] => (ways.includes(way) ? ways : [way, ...ways]);

@@ -1,19 +1,22 @@
 import { useCallback, useMemo } from 'react';
-import type { WayId } from '@/core/method/step';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
+import type { FileMethod } from '@/formats/method';
 import { itemOf } from '@/kitchen/known-item';
 import { keyed, knownPan } from '@/kitchen/known-pan';
+import { larderHere } from '@/kitchen/larder-here';
 import { kitchenOf, workMethod } from '@/kitchen/method/work-method';
+import { usePours } from '@/ui/pours/pours-provider';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { useStove } from '@/ui/use-stove';
 
 /** The pan of a formula as a method sees it, and its method by any way, in this kitchen; rows nobody knows are left out and named. */
 export function useMethodOf(file: FormulaFile, ingredients: readonly Ingredient[]) {
   const [kitchenC] = useKitchenTemperature();
-  const { panCm, powerW, hob, microwaveW } = useStove();
+  const { pours } = usePours();
+  const { panCm, powerW, hob, microwaveW, altitudeM, dampPercent } = useStove();
   const pan = useMemo(() => {
-    const larder = new Map(ingredients.map((each) => [each.id, each]));
+    const larder = larderHere(ingredients, pours);
     const whole = keyed(file);
     const { formula, unknown } = knownPan(whole, larder);
     const lines = file.lines.filter(({ ingredient }) => itemOf(file, larder, ingredient) !== undefined);
@@ -23,15 +26,15 @@ export function useMethodOf(file: FormulaFile, ingredients: readonly Ingredient[
       lines,
       names: lines.map(({ ingredient }) => itemOf(file, larder, ingredient)?.name ?? ingredient),
     };
-  }, [file, ingredients]);
+  }, [file, ingredients, pours]);
   const work = useCallback(
-    (way: WayId | undefined) =>
+    (method: FileMethod | undefined, { brief }: Pick<FormulaFile, 'brief'> = file) =>
       workMethod(
-        { ...file, lines: pan.lines, method: way && { way } },
+        { ...file, brief, lines: pan.lines, method },
         pan.formula.lines,
-        kitchenOf(file, kitchenC, { panCm, powerW, hob, microwaveW }),
+        kitchenOf({ brief }, kitchenC, { panCm, powerW, hob, microwaveW, altitudeM, dampPercent }),
       ),
-    [file, pan, kitchenC, panCm, powerW, hob, microwaveW],
+    [file, pan, kitchenC, panCm, powerW, hob, microwaveW, altitudeM, dampPercent],
   );
   return { pan, work };
 }

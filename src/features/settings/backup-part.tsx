@@ -25,6 +25,11 @@ const TABLE_WORDS: Readonly<Record<BackupTable, string>> = {
   formulas: 'formulas',
   formula_lines: 'rows of formulas',
   formula_versions: 'versions',
+  day_tasks: 'pieces of work on a day',
+  batches: 'batches',
+  batch_events: 'events of batches',
+  kitchen_tests: 'kitchen tests',
+  shelf_items: 'what stands on the shelf',
 };
 
 /** `3 new, 1 changed, 2 gone`; nothing where all is the same. */

@@ -3,6 +3,7 @@ import { type BriefPlan, briefSize } from '@/core/brief/plan';
 import type { Candidate } from '@/core/brief/proposals';
 import { startingPoints } from '@/core/brief/starting-points';
 import { type Formula, finishedComponents } from '@/core/formula/formula';
+import type { KitchenKnowledge } from '@/core/learn/kitchen';
 import { partOf } from '@/core/matter/component-vector';
 import { predictFormula } from '@/core/predict/predict-formula';
 import { isFreeOf } from '@/core/swap/restrictions';
@@ -10,6 +11,7 @@ import type { BatchSize } from '@/core/yields/batch-size';
 import { type ScaledBatch, scaleBatch } from '@/core/yields/scaling';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
+import { processHere } from '@/formats/process-here';
 import { resolveFormula } from '@/formats/resolve-formula';
 import { itemsIn } from '../known-item';
 import { FAMILY_NAMES } from '../words/family-words';
@@ -24,6 +26,8 @@ export interface OwnFormula {
 export interface Shelf {
   readonly formulas: readonly OwnFormula[];
   readonly ingredients: readonly Ingredient[];
+  /** what the kitchen's own tests taught, where they count */
+  readonly pours?: KitchenKnowledge | undefined;
 }
 
 /** What is asked of the worker. */
@@ -137,6 +141,11 @@ export function familyCandidates({ brief }: Asked, { targets, size }: BriefPlan,
       ...asBuilt,
       lines: asBuilt.lines.map((line) => ({ ...line, grams: tenth(line.grams * factor) })),
       evaporationG: own.evaporationG,
+      process: processHere(
+        asBuilt.process,
+        asBuilt.lines.map((line, i) => ({ ...line, ingredient: rows[i]?.ingredient ?? '' })),
+        shelf.pours,
+      ),
     };
     const lines = rows.map(({ ingredient, stage }, i) => ({
       ingredient,
@@ -149,7 +158,7 @@ export function familyCandidates({ brief }: Asked, { targets, size }: BriefPlan,
       name: FAMILY_NAMES[family.id],
       own: undefined,
       lines,
-      process: formula.process,
+      process: asBuilt.process,
       size: own,
       evaporationG: own.evaporationG,
     };

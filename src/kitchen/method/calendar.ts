@@ -1,4 +1,4 @@
-import { createEvents, type DateArray, type EventAttributes } from 'ics';
+import { createEvents, type EventAttributes } from 'ics';
 import type { FormulaFile } from '@/formats/formula-file';
 import { stepText } from './instructions';
 import type { WorkedMethod } from './work-method';
@@ -23,28 +23,39 @@ export function readLocalTime(text: string): LocalTime | undefined {
   return year > 0 && isReal ? { year, month, day, hour, minute } : undefined;
 }
 
+/** A time of a day, min after its midnight; before it on the day before. */
+export function timeOn(day: string, minutes: number): LocalTime | undefined {
+  const midnight = readLocalTime(`${day}T00:00`);
+  if (!midnight) return undefined;
+  const [year, month, date, hour, minute] = later(midnight, minutes);
+  return { year, month, day: date, hour, minute };
+}
+
 /** A time some minutes later, on a clock that nobody puts forward meanwhile. */
-function later({ year, month, day, hour, minute }: LocalTime, minutes: number): DateArray {
+function later(
+  { year, month, day, hour, minute }: LocalTime,
+  minutes: number,
+): [number, number, number, number, number] {
   const date = new Date(Date.UTC(year, month - 1, day, hour, minute + Math.round(minutes)));
   return [date.getUTCFullYear(), date.getUTCMonth() + 1, date.getUTCDate(), date.getUTCHours(), date.getUTCMinutes()];
 }
 
-/**
- * The work on a formula as a calendar (RFC 5545): an event a step, on the kitchen's own clock. What is done beside the pan begins with it.
- *
- * @param id of the formula: names the events, so that a second file replaces them
- * @param start when the first step begins
- * @throws {Error} the library refuses an event
- */
-export function methodCalendar(
-  id: string,
-  file: Pick<FormulaFile, 'name' | 'lines'>,
-  worked: WorkedMethod,
-  nameOf: (ingredient: string) => string,
-  start: LocalTime,
-): string {
+/** One formula that is made from a time on. */
+export interface PlannedWork {
+  /** names its events, so that a second file replaces them */
+  readonly id: string;
+  readonly file: Pick<FormulaFile, 'name' | 'lines'>;
+  readonly worked: WorkedMethod;
+  /** when the first step begins */
+  readonly start: LocalTime;
+  /** of its ingredients */
+  readonly nameOf: (ingredient: string) => string;
+}
+
+/** An event a step, on the kitchen's own clock. What is done beside the pan begins with it. */
+function eventsOf({ id, file, worked, start, nameOf }: PlannedWork): EventAttributes[] {
   let minutes = 0;
-  const events = worked.followed.flatMap((followed, i): EventAttributes[] => {
+  return worked.followed.flatMap((followed, i): EventAttributes[] => {
     const isAside = followed.step.where === 'aside';
     const from = isAside ? 0 : minutes;
     const to = from + followed.seconds / 60;
@@ -66,7 +77,16 @@ export function methodCalendar(
       },
     ];
   });
-  const { error, value } = createEvents(events, { productId: 'dark-pour', calName: file.name });
+}
+
+/**
+ * The work on some formulas as a calendar (RFC 5545).
+ *
+ * @throws {Error} the library refuses an event
+ */
+export function workCalendar(name: string, works: readonly PlannedWork[]): string {
+  const events = works.flatMap(eventsOf);
+  const { error, value } = createEvents(events, { productId: 'dark-pour', calName: name });
   if (error || !value) throw error ?? new Error('no calendar was made');
   return value;
 }

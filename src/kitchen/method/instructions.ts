@@ -1,13 +1,12 @@
 import { keysOf } from '@/core/keys-of';
 import type { FollowedStep } from '@/core/method/follow-method';
 import { TOOL_MIX } from '@/core/pan/pan';
+import { capital } from '@/formats/capital';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { RecipeInstructions } from '@/formats/recipe-json-ld';
 import type { LarderComposition } from '@/formats/resolve-formula';
 import { STEP_WORDS, TOOL_WORDS } from '../words/method-words';
 import { workFile } from './work-method';
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** A time in words that any reader of the file understands. */
 const about = (seconds: number) =>

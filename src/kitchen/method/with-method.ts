@@ -11,7 +11,7 @@ const hundredth = (value: number) => Math.round(100 * value) / 100;
  * @returns the formula as it was but for its method, process and evaporation; one that is only warmed again keeps what its making did
  */
 export function withMethod(file: FormulaFile, worked: WorkedMethod): FormulaFile {
-  const method = { way: worked.way };
+  const method = worked.kept;
   const last = worked.followed.at(-1)?.end;
   if (!last || worked.way === 'reheated') return { ...file, method };
   return {

@@ -1,4 +1,3 @@
-import { findUse } from '@/core/balance/uses';
 import { roleOf } from '@/core/formula/moment-role';
 import type { MixingLine } from '@/core/matter/mixing';
 import { methodFaults } from '@/core/method/checks';
@@ -11,8 +10,11 @@ import type { WayId } from '@/core/method/step';
 import { methodBy, suitingWays } from '@/core/method/ways/ways';
 import { HOB_EFFICIENCY } from '@/core/pan/heat-source';
 import { USUAL_KITCHEN } from '@/core/pan/vessel';
+import { findUse } from '@/core/uses/ready-gates';
 import type { FormulaFile } from '@/formats/formula-file';
+import type { FileMethod } from '@/formats/method';
 import { type LarderComposition, resolveFormula } from '@/formats/resolve-formula';
+import { stepsOfFile } from './file-steps';
 import { rowHints } from './row-hints';
 
 /** °C poured at where a formula names no pour. */
@@ -31,6 +33,9 @@ export interface WorkedMethod {
   readonly rows: MethodRows;
   readonly followed: readonly FollowedStep[];
   readonly faults: readonly MethodFault[];
+  /** the method as a formula keeps it: its steps only where they are a cook's own */
+  readonly kept: FileMethod;
+  readonly kitchen: MethodKitchen;
   /** s in all */
   readonly seconds: number;
 }
@@ -41,17 +46,21 @@ function pourOf({ moments, use }: Pick<FormulaFile, 'moments' | 'use'>): number 
   return pours?.temperatureC ?? USUAL_POUR_C;
 }
 
-/** The pan, hob and microwave of a kitchen. */
+/** The pan, hob, microwave and air of a kitchen. */
 export interface StoveFacts {
   readonly panCm: number;
   readonly powerW: number;
   readonly hob: keyof typeof HOB_EFFICIENCY;
   readonly microwaveW: number;
+  /** m above the sea, and % of damp in the air */
+  readonly altitudeM: number;
+  readonly dampPercent: number;
 }
 
 /** The kitchen a formula is worked in: its brief's pan and hob where it names them, else those that are there. */
 export function kitchenOf({ brief }: Pick<FormulaFile, 'brief'>, kitchenC: number, stove?: StoveFacts): MethodKitchen {
-  const there = { ...USUAL_METHOD_KITCHEN, kitchenC, ...(stove ? { microwaveW: stove.microwaveW } : {}) };
+  const { altitudeM = 0, dampPercent = 50, microwaveW = USUAL_METHOD_KITCHEN.microwaveW } = stove ?? {};
+  const there = { ...USUAL_METHOD_KITCHEN, kitchenC, microwaveW, altitudeM, humidity: dampPercent / 100 };
   const facts = brief?.making ?? stove;
   if (!facts) return there;
   const panM = facts.panCm / 100;
@@ -83,18 +92,23 @@ export function workMethod(
   const ways = suitingWays(rows, pourC);
   const chosen = file.method?.way;
   const way = chosen !== undefined && ways.includes(chosen) ? chosen : found.way;
-  const method = methodBy(way, rows, pourC);
+  const own = file.method?.steps;
+  const method = own
+    ? { way: file.method?.way ?? way, steps: stepsOfFile(own, file.lines) }
+    : methodBy(way, rows, pourC);
   if (!method) return undefined;
   const followed = followMethod(rows, method, kitchen);
   return {
-    way,
-    why: way === found.way ? found.why : undefined,
+    way: method.way,
+    why: method.way === found.way ? found.why : undefined,
     ways,
     proposed: found.way,
     pourC,
     rows,
+    kitchen,
+    kept: { way: method.way, ...(own ? { steps: own } : {}) },
     followed,
-    faults: methodFaults(rows, followed),
+    faults: methodFaults(rows, followed, pourC),
     seconds: followed.reduce((sum, { seconds, step }) => sum + (step.where === 'aside' ? 0 : seconds), 0),
   };
 }

@@ -20,6 +20,9 @@ export const CAUTION_WORDS = {
   fryer: 'Fried dough: keep hot oil away from wet sauce and hands.',
   hotDrink: 'Hot drinks scald: serve children lukewarm.',
   warmHours: 'Cream ganache left in a warm kitchen for hours is a dairy risk: your food code says how long.',
+  holdWarm:
+    'Between 5 and 60 °C its time adds up: under 2 h use it or chill it again, up to 4 h use it now, after that throw it away.',
+  reheat: 'Reheat once only, quickly, all through; a warmer is no place to reheat in.',
   keeping: 'How long it keeps is an index, not a use-by date.',
   traces: 'Packs may hold traces: read each label, and clean tools between batches.',
   code: 'Your local food code and licensed practice decide.',

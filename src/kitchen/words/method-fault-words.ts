@@ -45,12 +45,18 @@ export function faultSentence(fault: MethodFault, n: FaultNumbers): string {
       return `At ${n.celsius(fault.temperatureC)} gelatin is weakened: let it come below ${n.celsius(80)}.`;
     case 'gelatinBoiled':
       return 'Gelatin is boiled here and sets weaker: boil first, then the gelatin.';
+    case 'mayCurdle':
+      return `At ${n.celsius(fault.temperatureC)} and a pH of about ${n.ratio(fault.ph)} milk may curdle: let it cool below ${n.celsius(60)} first, or put what is sour in last.`;
+    case 'cocoaLumps':
+      return `Cocoa dry onto liquid at ${n.celsius(fault.temperatureC)} makes lumps: sift it with the sugar, into the fat, or into cold liquid.`;
     case 'spiritHot':
       return `At ${n.celsius(fault.temperatureC)} the spirit loses ${n.percent(fault.lost)} of its alcohol, and its vapour can light: flame out, below ${n.celsius(70)}.`;
     case 'blenderTemperature':
       return `Blended at ${n.celsius(fault.temperatureC)} it takes air or parts: between ${n.celsius(32)} and ${n.celsius(45)}.`;
     case 'stirredWhileSetting':
       return `Stirred down to ${n.celsius(fault.temperatureC)} it grains and breaks: stop stirring at ${n.celsius(31)}.`;
+    case 'belowPour':
+      return `It is at ${n.celsius(fault.temperatureC)} in the end, and pours at ${n.celsius(fault.pourC)}: warm it again, gently.`;
     case 'catches':
       return 'It begins to catch at the base: turn it down, stir, or take a thicker pan.';
     case 'nearlyCatches':
@@ -58,7 +64,7 @@ export function faultSentence(fault: MethodFault, n: FaultNumbers): string {
     case 'neverEnds':
       return `It never comes there: it stays at ${n.celsius(fault.temperatureC)}. More heat, less in the pan, or another end.`;
     case 'rowInNoStep':
-      return `${n.row(fault.row)} goes in nowhere.`;
+      return `${n.weight(fault.grams)} of ${n.row(fault.row)} go in nowhere.`;
     case 'rowTooOften':
       return `${n.row(fault.row)} goes in more than once.`;
   }

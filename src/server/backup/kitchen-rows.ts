@@ -9,6 +9,11 @@ const KEYS: Readonly<Record<BackupTable, readonly string[]>> = {
   formulas: ['id'],
   formula_lines: ['formula_id', 'position'],
   formula_versions: ['id'],
+  day_tasks: ['id'],
+  batches: ['id'],
+  batch_events: ['batch_id', 'seq'],
+  kitchen_tests: ['batch_id', 'key'],
+  shelf_items: ['id'],
 };
 /** All tables as they were when the first was read. */
 const ONE_MOMENT = { isolationLevel: 'repeatable read' } as const;

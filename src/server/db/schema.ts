@@ -13,9 +13,13 @@ import {
   primaryKey,
   text,
   timestamp,
+  uniqueIndex,
 } from 'drizzle-orm/pg-core';
+import type { Learnt } from '@/core/learn/learnt';
+import type { BatchHead, FrozenBatch, Happening } from '@/formats/batch';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
+import type { Container, Keeping, ShelfPlace } from '@/formats/shelf';
 import type { Stage } from '@/formats/stages';
 import type { Variation } from '@/formats/variation';
 
@@ -110,6 +114,122 @@ export const formulaLines = pgTable(
     foreignKey({ columns: [table.formulaId], foreignColumns: [formulas.id] }).onDelete('cascade'),
     index('formula_lines_ingredient').on(table.ingredient),
   ],
+);
+
+/** What is to be made on a day, and when it is to be ready: minutes of that day. */
+export const dayTasks = pgTable(
+  'day_tasks',
+  {
+    id: text().primaryKey(),
+    /** 2026-11-28 */
+    day: text().notNull(),
+    formulaId: text('formula_id').notNull(),
+    readyMinutes: integer('ready_minutes').notNull(),
+  },
+  (table) => [
+    foreignKey({ columns: [table.formulaId], foreignColumns: [formulas.id] }).onDelete('cascade'),
+    index('day_tasks_day').on(table.day),
+  ],
+);
+
+/** Batches that were begun: what they were begun with never changes, what happened stands in their log. */
+export const batches = pgTable(
+  'batches',
+  {
+    id: text().primaryKey(),
+    /** of the kitchen, from 1 on */
+    number: integer().notNull().unique(),
+    /** the formula may go; its batches stay */
+    formulaId: text('formula_id').notNull(),
+    name: text().notNull(),
+    frozen: jsonb().$type<FrozenBatch>().notNull(),
+    state: text().$type<BatchHead['state']>().notNull(),
+    startedAt: timestamp('started_at', { withTimezone: true }).notNull(),
+    /** revision of the model its tests were held against; nothing before there were any */
+    testedBy: integer('tested_by'),
+    // What its log comes to, once it is over: worked out anew whenever the log grows.
+    /** number of the last event that was read for it; nothing before it is over */
+    summarisedSeq: integer('summarised_seq'),
+    overAt: timestamp('over_at', { withTimezone: true }),
+    madeBy: text('made_by'),
+    hasLanded: boolean('has_landed'),
+    isRescued: boolean('is_rescued'),
+    weighedG: doublePrecision('weighed_g'),
+    yieldG: doublePrecision('yield_g'),
+    cost: doublePrecision(),
+    /** small letters of all words in it */
+    words: text(),
+  },
+  (table) => [
+    index('batches_started').on(table.startedAt),
+    index('batches_state').on(table.state, table.startedAt),
+    index('batches_formula').on(table.formulaId),
+  ],
+);
+
+/** The log of a batch: only ever added to. */
+export const batchEvents = pgTable(
+  'batch_events',
+  {
+    batchId: text('batch_id').notNull(),
+    seq: integer().notNull(),
+    /** made by the tablet: the same event told twice is kept once */
+    key: text().notNull(),
+    tablet: text().notNull(),
+    /** who worked at that tablet */
+    madeBy: text('made_by'),
+    /** ms since 1970: the tablet's clock, and the server's */
+    tabletMs: bigint('tablet_ms', { mode: 'number' }).notNull(),
+    serverMs: bigint('server_ms', { mode: 'number' }).notNull(),
+    what: jsonb().$type<Happening>().notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.batchId, table.seq] }),
+    foreignKey({ columns: [table.batchId], foreignColumns: [batches.id] }).onDelete('cascade'),
+    uniqueIndex('batch_events_key').on(table.batchId, table.key),
+  ],
+);
+
+/** What kitchen tests say of this kitchen, worked out from the logs. */
+export const kitchenTests = pgTable(
+  'kitchen_tests',
+  {
+    batchId: text('batch_id').notNull(),
+    key: text().notNull(),
+    about: text().$type<Learnt>().notNull(),
+    residual: doublePrecision().notNull(),
+    se: doublePrecision().notNull(),
+    chocolate: text(),
+    isDoubted: boolean('is_doubted').notNull(),
+  },
+  (table) => [
+    primaryKey({ columns: [table.batchId, table.key] }),
+    foreignKey({ columns: [table.batchId], foreignColumns: [batches.id] }).onDelete('cascade'),
+  ],
+);
+
+/** What has been put away, and what of it is left. */
+export const shelfItems = pgTable(
+  'shelf_items',
+  {
+    id: text().primaryKey(),
+    /** the batch may go; what was made of it stays on the shelf */
+    batchId: text('batch_id'),
+    batchNumber: integer('batch_number'),
+    name: text().notNull(),
+    container: text().$type<Container>().notNull(),
+    count: integer().notNull(),
+    grams: doublePrecision().notNull(),
+    leftG: doublePrecision('left_g').notNull(),
+    thrownG: doublePrecision('thrown_g').notNull().default(0),
+    place: text().$type<ShelfPlace>().notNull(),
+    /** 2026-11-26 */
+    madeOn: text('made_on').notNull(),
+    useBy: text('use_by'),
+    keeping: jsonb().$type<Keeping>(),
+    putAt: timestamp('put_at', { withTimezone: true }).notNull(),
+  },
+  (table) => [index('shelf_items_left').on(table.leftG, table.madeOn)],
 );
 
 /** Named states of a formula that can be looked at, compared and brought back. */

@@ -1,37 +1,14 @@
-import { findUse } from '@/core/balance/uses';
-import { type Brief, USUAL_MAKING, USUAL_WISHES } from '@/core/brief/brief';
+import { USUAL_MAKING, USUAL_WISHES } from '@/core/brief/brief';
 import { usualJob } from '@/core/brief/job';
-import { planBrief } from '@/core/brief/plan';
-import type { Gate } from '@/core/formula/gates';
-import { type FormulaFile, type FormulaFileInput, readFormula } from '@/formats/formula-file';
-
-type Line = FormulaFileInput['lines'][number];
-
-/** A demo formula: a use with more gates where the mill wants them. */
-interface DemoFormula {
-  readonly name: string;
-  readonly use: string;
-  readonly note: string;
-  readonly lines: readonly Line[];
-  readonly gates?: readonly Gate[];
-  readonly process?: FormulaFileInput['process'];
-  readonly targetGrams: number;
-  readonly bowlLossGrams: number;
-  /** what it was asked to do: its gates and amount come from there */
-  readonly brief?: Brief;
-}
-
-const line = (ingredient: string, grams: number, form?: string, more: Partial<Line> = {}): Line => ({
-  ingredient,
-  grams,
-  form,
-  ...more,
-});
+import type { FormulaFile } from '@/formats/formula-file';
+import { type DemoFormula, demoFile, line } from './demo-formula';
+import { RARER_WAYS } from './rarer-ways';
 
 /** The invented formulas of Lantern Mill, a pâtisserie in a converted water mill, and its weekend tearoom boat. */
 const FORMULAS: readonly DemoFormula[] = [
   {
     name: 'Plated sponge, thick dip',
+    way: 'starchSauce',
     use: 'dip_stick',
     note: 'Held warm under a lid for the plated cocoa sponge; starch boiled two minutes.',
     process: { cook: 1 },
@@ -47,6 +24,7 @@ const FORMULAS: readonly DemoFormula[] = [
   },
   {
     name: 'Fudge sauce, no added sugar',
+    way: 'simmered',
     use: 'spoon_cold',
     note: 'Maltitol dissolves slowly: stir a good while before judging it.',
     process: { cook: 1 },
@@ -62,6 +40,7 @@ const FORMULAS: readonly DemoFormula[] = [
   },
   {
     name: 'Oat boat ganache, no dairy',
+    way: 'pouredOver',
     use: 'coat_eclair',
     note: 'For the tearoom boat, where milk is asked about most.',
     lines: [
@@ -76,6 +55,7 @@ const FORMULAS: readonly DemoFormula[] = [
   },
   {
     name: 'Ferry truffles, hazelnut',
+    way: 'pouredOver',
     use: 'roll_truffle',
     note: 'Chilled flat, scooped at 14 g, rolled with cool hands.',
     lines: [
@@ -89,6 +69,7 @@ const FORMULAS: readonly DemoFormula[] = [
   },
   {
     name: 'Shop jar, molasses',
+    way: 'pouredOver',
     use: 'spoon_cold',
     note: 'Poured warm on Saturday, spread cold on Sunday.',
     lines: [
@@ -103,6 +84,7 @@ const FORMULAS: readonly DemoFormula[] = [
   },
   {
     name: 'Rye-caramel bar layer',
+    way: 'overCondensed',
     use: 'spread_fill',
     note: 'One pass of the palette knife between rye sheets.',
     lines: [
@@ -117,6 +99,7 @@ const FORMULAS: readonly DemoFormula[] = [
   },
   {
     name: 'Chestnut entremets rosette',
+    way: 'stickBlender',
     use: 'pipe_rosette',
     note: 'Left overnight before piping.',
     process: { mix: 0.9 },
@@ -130,6 +113,7 @@ const FORMULAS: readonly DemoFormula[] = [
   },
   {
     name: 'Pear tart slab',
+    way: 'pouredOver',
     use: 'cut_squares',
     note: 'Poured 12 mm deep over the pears.',
     lines: [
@@ -143,6 +127,7 @@ const FORMULAS: readonly DemoFormula[] = [
   },
   {
     name: 'Sluice water sauce',
+    way: 'starchSauce',
     use: 'nappe_sauce',
     note: 'No cream: starch slurry, two minutes at the boil, strained.',
     process: { cook: 1 },
@@ -159,6 +144,7 @@ const FORMULAS: readonly DemoFormula[] = [
   },
   {
     name: 'Snowmelt mirror, white',
+    way: 'gelatinMirror',
     use: 'mirror_glaze',
     note: 'Over the frozen chestnut entremets, in one go.',
     process: { mix: 0.9 },
@@ -177,6 +163,7 @@ const FORMULAS: readonly DemoFormula[] = [
   },
   {
     name: 'Lantern mirror, dark',
+    way: 'gelatinMirror',
     use: 'mirror_glaze',
     note: 'Blended without air, rested a night, used at 33 °C.',
     process: { mix: 0.9 },
@@ -195,6 +182,7 @@ const FORMULAS: readonly DemoFormula[] = [
   },
   {
     name: 'Tearoom boat hot sauce',
+    way: 'microwave',
     use: 'pour_icecream',
     note: 'For two scoops and a wafer; the spirit goes in off the heat.',
     lines: [
@@ -209,6 +197,7 @@ const FORMULAS: readonly DemoFormula[] = [
   },
   {
     name: 'Feast day gloss',
+    way: 'pouredOver',
     use: 'coat_eclair',
     note: 'Coats the buckwheat éclairs of the feast day; the rest goes into jars for the boat, to pour over ice cream.',
     brief: {
@@ -238,6 +227,7 @@ const FORMULAS: readonly DemoFormula[] = [
   },
   {
     name: 'Millrace éclair gloss',
+    way: 'pouredOver',
     use: 'coat_eclair',
     note: 'For the buckwheat éclairs: coats at 32 °C, eaten soft from the case.',
     gates: [
@@ -259,38 +249,5 @@ const FORMULAS: readonly DemoFormula[] = [
   },
 ];
 
-/** Moments, gates and amount of a demo formula: those of its brief, or of its use. */
-function targetsOf(demo: DemoFormula): Pick<FormulaFileInput, 'moments' | 'gates' | 'yield' | 'brief'> {
-  if (demo.brief) {
-    const { targets, size } = planBrief(demo.brief);
-    return {
-      moments: [...targets.moments],
-      gates: targets.gates.map(({ gate }) => gate),
-      yield: { targetGrams: Math.round(size.finishedG - size.bowlG), bowlLossGrams: Math.round(size.bowlG) },
-      brief: demo.brief,
-    };
-  }
-  const use = findUse(demo.use);
-  if (!use) throw new RangeError(`no use is called ${demo.use}`);
-  return {
-    moments: [...use.moments],
-    gates: [...use.gates, ...(demo.gates ?? [])],
-    yield: { targetGrams: demo.targetGrams, bowlLossGrams: demo.bowlLossGrams },
-  };
-}
-
 /** The demo formulas as formula files, oldest first. */
-export function lanternMillFormulas(): FormulaFile[] {
-  return FORMULAS.map((demo) =>
-    readFormula({
-      format: 'dark-pour/formula',
-      version: 1,
-      name: demo.name,
-      use: demo.use,
-      note: demo.note,
-      lines: demo.lines,
-      process: demo.process,
-      ...targetsOf(demo),
-    }),
-  );
-}
+export const lanternMillFormulas = (): FormulaFile[] => [...RARER_WAYS, ...FORMULAS].map(demoFile);

@@ -4,10 +4,10 @@ import { balance } from '@/core/balance/balance';
 import { reachOf } from '@/core/balance/problem';
 import { sizeOfChange } from '@/core/balance/result';
 import { roundToScale, scaleStep } from '@/core/balance/rounding';
-import { findUse, USES } from '@/core/balance/uses';
 import type { Gate } from '@/core/formula/gates';
 import { fillings } from '@/core/matter/measures';
 import { predictFormula } from '@/core/predict/predict-formula';
+import { findUse, USES } from '@/core/uses/ready-gates';
 import reference from '../../support/check-vectors.json';
 import { formulaOf, larder } from '../../support/kitchen';
 

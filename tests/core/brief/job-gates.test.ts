@@ -1,13 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { findUse } from '@/core/balance/uses';
 import { USUAL_MAKING } from '@/core/brief/brief';
 import { activityToKeep, briefTargets } from '@/core/brief/brief-gates';
 import { FILM_USES, filmBands } from '@/core/brief/film-gates';
-import { JOB_FACTS, JOB_USES, type JobUse, SLOPES } from '@/core/brief/job';
+import { SLOPES } from '@/core/brief/job';
 import { BRIEF_DENSITY, type JobGate, jobGates, jobHistory, yieldThatLevels } from '@/core/brief/job-gates';
 import { filmThickness, yieldForCoat } from '@/core/flow/film';
 import { HAND_LIMIT_PA, yieldToStand } from '@/core/flow/piping';
+import { JOB_FACTS, JOB_USES, type JobUse } from '@/core/uses/catalogue';
+import { findUse } from '@/core/uses/ready-gates';
 import { batchSize, jobFilm } from '@/core/yields/batch-size';
 import { briefOf, jobOf } from '../../support/brief';
 

@@ -2,9 +2,9 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { type OnBench, withBenchChanges } from '@/core/brief/bench-changes';
 import type { Brief } from '@/core/brief/brief';
-import { JOB_USES } from '@/core/brief/job';
 import { planBrief } from '@/core/brief/plan';
 import type { Gate } from '@/core/formula/gates';
+import { JOB_USES } from '@/core/uses/catalogue';
 import { briefSchema } from '@/formats/brief';
 import { briefOf, jobOf } from '../../support/brief';
 

@@ -104,9 +104,9 @@ describe('the ways of working', () => {
     );
   });
 
-  it.each(ALL)('$name, $way: no check fails and all ends are reached', ({ rows, method }) => {
+  it.each(ALL)('$name, $way: no check fails and all ends are reached', ({ rows, method, pourC }) => {
     const followed = followMethod(rows, method, USUAL_METHOD_KITCHEN);
-    expect(methodFaults(rows, followed)).toEqual([]);
+    expect(methodFaults(rows, followed, pourC)).toEqual([]);
     expect(followed.filter(({ reached }) => !reached)).toEqual([]);
     const weighed = rows.lines.reduce((sum, { grams }) => sum + grams, 0);
     const last = followed.at(-1)?.end;

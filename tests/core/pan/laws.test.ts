@@ -162,7 +162,7 @@ describe('more of one thing', () => {
             addition(k.wet, k.wetG, { temperatureC: 95 }),
             addition(k.chocolate, k.wetG * 0.6, pieces(mm)),
           ]);
-          return follow(pan, { ...DOING, stir: k.stir }, until('melted'), 1200).seconds;
+          return follow(pan, { ...DOING, stir: k.stir }, until('melted'), { limitSeconds: 1200 }).seconds;
         };
         expect(melts(k.mm)).toBeLessThanOrEqual(melts(k.mm * times));
       }),
@@ -214,7 +214,7 @@ describe('kitchens that go wrong', () => {
       addition('water', 100, { temperatureC: 5 }),
       addition('cocoa-butter', 50, pieces(5)),
     ]);
-    const { pan: after, reached } = follow(pan, { ...DOING, hob: gas(0.5, 0) }, until('melted'), 600);
+    const { pan: after, reached } = follow(pan, { ...DOING, hob: gas(0.5, 0) }, until('melted'), { limitSeconds: 600 });
     expect([reached, unmeltedG(after), after.seconds]).toEqual([false, 50, 600]);
   });
 
@@ -281,7 +281,7 @@ describe('kitchens that go wrong', () => {
       addition('cocoa-butter', 100, { temperatureC: 60 }),
       addition('sugar-granulated', 50, grains(0.12)),
     ]);
-    const { pan: after, reached } = follow(pan, { ...DOING, stir: 0.6 }, until('dissolved'), 300);
+    const { pan: after, reached } = follow(pan, { ...DOING, stir: 0.6 }, until('dissolved'), { limitSeconds: 300 });
     expect(reached).toBe(false);
     expect(undissolvedG(after)).toBe(50);
   });

@@ -6,6 +6,7 @@ import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
 import { dataFolder } from '@/server/db/data-folder';
 import { knownSchemas, sharedDatabase } from '@/server/db/database';
 import { answering, RequestError, readJson } from '@/server/read-request';
+import { refreshTests } from '@/server/repositories/kitchen-tests';
 
 const LARGEST_REQUEST_BYTES = 40_000_000;
 
@@ -45,6 +46,7 @@ export async function POST(request: Request) {
       if (preview) return NextResponse.json({ madeAt: backup.madeAt, changes: await compareBackup(db, backup) });
       keepBackup(dataFolder(), today(), await packBackup(await takeBackup(db, schemaName, new Date())));
       await restoreBackup(db, backup);
+      await refreshTests(db);
       return NextResponse.json({ restored: true });
     } catch (error) {
       if (error instanceof BackupError) throw new RequestError(422, error.message);

@@ -13,8 +13,8 @@ const WHIP_REST_H = 12;
 /** Part of the cream that is kept cold for a whipped ganache. */
 const KEPT_COLD = 0.6;
 
-const isGanache = ({ chocolate, liquids, starch, gelatin }: RowGroups) =>
-  chocolate.length > 0 && liquids.length > 0 && starch.length === 0 && gelatin.length === 0;
+const isGanache = ({ chocolate, liquids, starch, gelatin, jellies }: RowGroups) =>
+  chocolate.length > 0 && liquids.length > 0 && starch.length === 0 && gelatin.length === 0 && jellies.length === 0;
 
 /** A rolling boil poured over and waited on. */
 export function pouredOver(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
@@ -93,7 +93,7 @@ export function fatFirst(_: MethodRows, groups: RowGroups, pourC: number): Metho
       'melt',
       'pan',
       { kind: 'melted' },
-      { adds: whole([...butter, ...oils, ...chocolate]), heat: 'low', stir: 0.4 },
+      { adds: whole([...butter, ...oils, ...chocolate]), heat: 'low', stir: 0.6 },
     ),
     step(
       'stir',

@@ -1,6 +1,8 @@
 import { partOf } from '../../matter/component-vector';
+import type { ComponentVector } from '../../matter/components';
 import { nth } from '../../nth';
 import type { MethodRows } from '../rows';
+import { isSour, mayCurdle } from '../sourness';
 
 /** The rows of a formula, by when a cook reaches for them. */
 export interface RowGroups {
@@ -19,14 +21,24 @@ export interface RowGroups {
   readonly gelatin: readonly number[];
   /** water the gelatin soaks in */
   readonly soak: readonly number[];
+  /** bought glazes and jellies: liquids and syrups that set by themselves, which are warmed, not boiled */
+  readonly jellies: readonly number[];
   /** off the heat: spirits, and what is noted so */
   readonly late: readonly number[];
 }
 
+/** Whether a row is a jelly: it must be warmed to melt, sour or not. */
+const sets = (perGram: ComponentVector) => partOf(perGram, 'pectin') + partOf(perGram, 'agar') > 0.003;
+
 /** Sorts the rows. Each stands in one group alone. */
 export function groupsOf({ lines, hints, roles, of }: MethodRows): RowGroups {
   const hasGelatin = of('gelatin').length > 0;
-  const isLate = (row: number) => nth(roles, row) === 'spirit' || nth(hints, row).stage === 'offHeat';
+  // Together with hot milk what is sour would curdle it: it goes in when that has cooled.
+  const boiled = of('liquid', 'syrup', 'flavour', 'sugar').map((row) => nth(lines, row));
+  const curdles = boiled.length > 0 && mayCurdle(boiled);
+  const isSourHere = (row: number) => curdles && isSour(nth(lines, row)) && !sets(nth(lines, row).perGram);
+  const isLate = (row: number) =>
+    nth(roles, row) === 'spirit' || nth(hints, row).stage === 'offHeat' || isSourHere(row);
   const soaks = (row: number) => hasGelatin && nth(roles, row) !== 'gelatin' && nth(hints, row).soaks === true;
   const isFree = (row: number) => !isLate(row) && !soaks(row);
   const inPan = (row: number) => nth(hints, row).stage === 'pan';
@@ -45,6 +57,7 @@ export function groupsOf({ lines, hints, roles, of }: MethodRows): RowGroups {
     starch: of('starch').filter(isFree),
     gelatin: of('gelatin'),
     soak: all.filter(soaks),
+    jellies: of('liquid', 'syrup').filter((row) => sets(nth(lines, row).perGram)),
     late: all.filter((row) => isLate(row) && !soaks(row) && nth(roles, row) !== 'gelatin'),
   };
 }

@@ -33,13 +33,14 @@ const dissolve = (adds: readonly StepAddition[]): MethodStep =>
  * @param rest of the rows, besides the sugars
  */
 export function dissolveAndBoil(
-  { sugars, thin }: RowGroups,
+  { sugars, thin, cocoa }: RowGroups,
   rest: readonly StepAddition[],
   heat: HeatWord = 'high',
 ): MethodStep[] {
   if (sugars.length === 0) return [boil(rest, heat)];
-  const first = rest.filter(({ row }) => thin.includes(row));
-  const then = rest.filter(({ row }) => !thin.includes(row));
+  // Cocoa between grains of sugar makes no lumps.
+  const first = rest.filter(({ row }) => thin.includes(row) || cocoa.includes(row));
+  const then = rest.filter(({ row }) => !first.some((each) => each.row === row));
   return [dissolve([...first, ...whole(sugars)]), boil(then, heat)];
 }
 
@@ -60,7 +61,12 @@ function coldButter({ butter }: RowGroups, where: MethodStep['where'] = 'bowl'):
   if (butter.length === 0) return [];
   return [
     coolTo(BUTTER_FROM_C, where),
-    step('butter', where, { kind: 'melted' }, { adds: whole(butter), stir: 0.6, tool: 'whisk' }),
+    step(
+      'butter',
+      where,
+      { kind: 'melted' },
+      { adds: whole(butter).map((each) => ({ ...each, size: 'choppedFine' as const })), stir: 0.6, tool: 'whisk' },
+    ),
   ];
 }
 

@@ -9,7 +9,7 @@ import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
 import type { MomentChange } from '@/core/predict/sensitivity';
 import { chocolateColour } from '@/core/shine/colour';
 import type { Predicted } from '@/kitchen/known-pan';
-import { momentTitle } from '@/ui/cook-words';
+import { momentTitle } from '@/ui/moment-words';
 import { type ChartGate, type ChartPoint, ResistanceChart } from '@/ui/resistance-chart';
 import type { Edit } from '../draft/edit';
 import { FLOW_QUANTITIES } from '../draft/gate-edits';

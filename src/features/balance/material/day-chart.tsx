@@ -3,13 +3,13 @@
 import type { ApexOptions } from 'apexcharts';
 import { useMemo } from 'react';
 import { nth } from '@/core/nth';
-import { type DayBranch, dayBranches } from '@/core/predict/day-path';
+import { type DayBranch, dayBranches } from '@/core/pan/day-path';
 import type { Prediction } from '@/core/predict/predict-formula';
 import { chartNonce } from '@/ui/chart-nonce';
-import { momentTitle } from '@/ui/cook-words';
-import { celsius, hours, significant } from '@/ui/format';
+import { celsius, centimetres, hours, significant } from '@/ui/format';
 import { LANDMARKS, nearestLandmark } from '@/ui/landmarks';
 import { later } from '@/ui/later';
+import { momentTitle } from '@/ui/moment-words';
 
 const Chart = later(() => import('react-apexcharts').then((chart) => chart.default));
 
@@ -81,14 +81,14 @@ function optionsFor(branches: readonly DayBranch[]): ApexOptions {
           style: { ...LABEL, background: 'transparent', color: 'var(--color-mute)' },
         },
       })),
-      points: branches.map(({ moment, hours: each, resistancePa }, i) => ({
+      points: branches.map(({ moment, hours: each, resistancePa }) => ({
         x: along(last(each)),
         y: Math.log10(last(resistancePa)),
         marker: { size: 5, fillColor: '#fafcfc', strokeColor: '#182022', strokeWidth: 3 },
         label: {
           text: momentTitle(moment.name),
-          // Names stand above and below in turn, so that close moments can be read.
-          offsetY: i % 2 === 0 ? 34 : 0,
+          // The firmest is named above its point, the others below: close moments can be read.
+          offsetY: branches.every((other) => last(other.resistancePa) <= last(resistancePa)) ? 0 : 34,
           textAnchor: last(each) > most * 0.6 ? 'end' : 'start',
           borderColor: 'transparent',
           style: { ...LABEL, background: 'transparent', color: 'var(--color-ink)' },
@@ -121,7 +121,7 @@ export function DayChart({ prediction }: { prediction: Prediction }) {
     <figure data-testid="day-chart">
       <Chart type="line" height={372} width="100%" options={options} series={series} />
       <figcaption className="px-4 pb-3 text-[13px] text-mute">
-        From the pan to each moment, as long as it takes and at its temperature; time runs by its root.{' '}
+        To each moment as a layer of {centimetres(1)} cools that is poured and left to stand; time runs by its root.{' '}
         {branches
           .map(({ moment, hours: each, resistancePa }) => {
             const pa = last(resistancePa);

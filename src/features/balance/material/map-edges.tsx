@@ -2,8 +2,9 @@ import { type FailingRegion, failingRegions } from '@/core/balance/failing-regio
 import type { FieldMap } from '@/core/balance/field-map';
 import type { Gate } from '@/core/formula/gates';
 import type { Moment } from '@/core/formula/moments';
-import { momentTitle, wordsForUse } from '@/ui/cook-words';
+import { fault, verdictOfUse } from '@/kitchen/words/use-verdicts';
 import { flowName } from '@/ui/flow-words';
+import { momentPhrase } from '@/ui/moment-words';
 import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';
 import { type Box, placeLabels } from './map-labels';
 
@@ -26,10 +27,10 @@ export interface MapRegion {
 function beyond(gate: Gate, edge: FailingRegion['edge'], moment: Moment | undefined, use: string | undefined): string {
   const { tooLow, tooHigh } = QUANTITY_WORDS[gate.quantity];
   if (!/^(apparentViscosity|yieldStress|resistance)Pa/.test(gate.quantity)) return edge === 'low' ? tooLow : tooHigh;
-  const { toPour, toSet } = wordsForUse(use);
-  return (moment?.temperatureC ?? POUR_ABOVE_C) >= POUR_ABOVE_C
-    ? `too ${edge === 'low' ? 'thin' : 'thick'} to ${toPour}`
-    : `too ${edge === 'low' ? 'soft' : 'stiff'} to ${toSet}`;
+  const { tooThin, tooThick, tooSoft, tooStiff } = verdictOfUse(use);
+  const [low, high] =
+    (moment?.temperatureC ?? POUR_ABOVE_C) >= POUR_ABOVE_C ? [tooThin, tooThick] : [tooSoft, tooStiff];
+  return fault(edge === 'low' ? low : high);
 }
 
 /**
@@ -53,7 +54,7 @@ export function mapWords(
         moments.find(({ name }) => name === gate.moment),
         use,
       );
-      const where = momentTitle(gate.moment).replace(/^./, (first) => first.toLowerCase());
+      const where = momentPhrase(gate.moment);
       return [{ key: `${region.gate}${region.edge}`, words, where, cells: region.cells }];
     });
   const edges = found.flatMap(({ gate: at, edge, border }) => {

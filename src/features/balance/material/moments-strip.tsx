@@ -6,9 +6,9 @@ import { momentTests } from '@/core/predict/moment-tests';
 import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
 import type { State } from '@/core/predict/state';
 import { chocolateColour } from '@/core/shine/colour';
-import { momentTitle } from '@/ui/cook-words';
 import { celsius, centimetres, hours, millimetres } from '@/ui/format';
 import { behaviour, nearestLandmark } from '@/ui/landmarks';
+import { momentTitle } from '@/ui/moment-words';
 import { Puddle } from '@/ui/puddle';
 
 /** Hours since the batch was poured, over the whole history. */

@@ -36,7 +36,7 @@ export function PiecesField({
   if (!brief || !first) return null;
   const [count = 0, ...others] = piecesFrom(brief, prediction.massG, prediction.densityKgM3);
   return (
-    <p className="flex flex-wrap items-center justify-end gap-x-2 pt-1 text-[13px] text-mute" data-testid="pieces">
+    <div className="flex flex-wrap items-center justify-end gap-x-2 pt-1 text-[13px] text-mute" data-testid="pieces">
       makes
       <NumberField
         label="Pieces it makes, scales every row"
@@ -61,6 +61,6 @@ export function PiecesField({
           )
         );
       })}
-    </p>
+    </div>
   );
 }

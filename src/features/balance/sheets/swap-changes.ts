@@ -3,8 +3,8 @@ import { nutrition } from '@/core/matter/nutrition';
 import type { Prediction } from '@/core/predict/predict-formula';
 import type { PanContents } from '@/kitchen/pan-contents';
 import { allergenWords } from '@/kitchen/words/allergen-sentences';
-import { momentTitle } from '@/ui/cook-words';
 import { celsius, type Quantity, stress } from '@/ui/format';
+import { momentTitle } from '@/ui/moment-words';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { fixed } from '@/ui/settings/numerals';
 

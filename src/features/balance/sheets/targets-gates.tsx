@@ -3,7 +3,7 @@ import { GATE_QUANTITIES, type GateQuantity } from '@/core/formula/gate-quantiti
 import type { FileGate } from '@/formats/formula-file';
 import { Button } from '@/ui/button';
 import { choiceOf } from '@/ui/choice-of';
-import { momentTitle } from '@/ui/cook-words';
+import { momentTitle } from '@/ui/moment-words';
 import { NumberField } from '@/ui/number-field';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { plainNumber, type Targets } from './targets';

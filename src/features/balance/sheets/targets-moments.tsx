@@ -1,8 +1,8 @@
 import { Plus, Trash2 } from 'lucide-react';
 import { MOST_MOMENTS } from '@/core/formula/moments';
 import { Button } from '@/ui/button';
-import { momentTitle } from '@/ui/cook-words';
 import { CELSIUS_UNITS, HOUR_UNITS } from '@/ui/field-units';
+import { momentTitle } from '@/ui/moment-words';
 import { NumberField } from '@/ui/number-field';
 import type { AmountRules } from '@/ui/parse-amount';
 import { plainNumber, type Targets } from './targets';

@@ -3,8 +3,8 @@
 import { Dialog, DialogBackdrop, DialogPanel, DialogTitle } from '@headlessui/react';
 import { X } from 'lucide-react';
 import { useState } from 'react';
-import { findUse, USES } from '@/core/balance/uses';
-import { USE_NAMES } from '@/kitchen/words/use-words';
+import { findUse, USES } from '@/core/uses/ready-gates';
+import { USE_NAMES } from '@/kitchen/words/job-words';
 import { useAskFirst } from '@/ui/ask-first';
 import { Button } from '@/ui/button';
 import type { FormulaDraft } from '../draft/edit';

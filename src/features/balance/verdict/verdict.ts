@@ -3,8 +3,10 @@ import { keysOf } from '@/core/keys-of';
 import { K } from '@/core/model-constants';
 import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
 import type { Risks } from '@/core/stability/risks';
-import { momentTitle, type UseWords, wordsForUse } from '@/ui/cook-words';
+import { capital } from '@/formats/capital';
+import { type UseVerdict, verdictOfUse } from '@/kitchen/words/use-verdicts';
 import { celsius, listed, percent, significant } from '@/ui/format';
+import { momentPhrase } from '@/ui/moment-words';
 import { POUR_ABOVE_C, QUANTITY_WORDS } from '@/ui/quantity-words';
 import { fixed } from '@/ui/settings/numerals';
 
@@ -17,6 +19,12 @@ export interface VerdictPart {
 const FLOW = new Set(['apparentViscosityPaS', 'yieldStressPa', 'resistancePa']);
 
 const say = (text: string, off = false): VerdictPart => ({ text, off });
+
+/** A sentence with its figures put in; what stands between asterisks is off. */
+function fill(sentence: string, put: Readonly<Record<string, string>>): VerdictPart[] {
+  const whole = capital(sentence.replace(/\{(\w+)\}/g, (slot, name: string) => put[name] ?? slot));
+  return whole.split('*').flatMap((text, i) => (text === '' ? [] : [say(text, i % 2 === 1)]));
+}
 
 /** The gate that is missed by most, in logarithms. */
 function worst(gates: readonly GateReading[]): GateReading | undefined {
@@ -36,32 +44,23 @@ interface Judged {
 }
 
 const isPour = ({ temperatureC }: Judged) => temperatureC >= POUR_ABOVE_C;
-const where = ({ name, temperatureC }: Judged) => `${momentTitle(name)} (${celsius(temperatureC)})`;
-const lowerFirst = (text: string) => text.charAt(0).toLowerCase() + text.slice(1);
+const where = ({ name, temperatureC }: Judged) => `${momentPhrase(name)} (${celsius(temperatureC)})`;
 
 /** What is said of a warm moment. */
-function sayPour(judged: Judged, words: UseWords): VerdictPart[] {
-  const at = celsius(judged.temperatureC);
-  if (!judged.missed) return [say(`${words.pours} at ${at}.`)];
-  return [say(`At ${at} it is `), say(`too ${judged.missed.side > 0 ? 'thick' : 'thin'} to ${words.toPour}.`, true)];
+function sayPour({ temperatureC, missed }: Judged, said: UseVerdict): VerdictPart[] {
+  const sentence = !missed ? said.pours : missed.side > 0 ? said.tooThick : said.tooThin;
+  return fill(sentence, { at: celsius(temperatureC) });
 }
 
 /** What is said of the cold moments: the good ones in one sentence, then each that misses. */
-function saySets(sets: readonly Judged[], words: UseWords): VerdictPart[][] {
+function saySets(sets: readonly Judged[], said: UseVerdict): VerdictPart[][] {
   const good = sets.filter((judged) => !judged.missed).map(where);
-  const places = listed(good.map((place, i) => (i === 0 ? place : lowerFirst(place))));
   return [
-    ...(good.length > 0 ? [[say(`${places} it ${words.sets}.`)]] : []),
-    ...sets.flatMap((judged) =>
-      judged.missed
-        ? [
-            [
-              say(`${where(judged)} it will be `),
-              say(`too ${judged.missed.side > 0 ? 'stiff' : 'soft'} to ${words.toSet}.`, true),
-            ],
-          ]
-        : [],
-    ),
+    ...(good.length > 0 ? [fill(said.sets, { places: listed(good) })] : []),
+    ...sets.flatMap((judged) => {
+      if (!judged.missed) return [];
+      return [fill(judged.missed.side > 0 ? said.tooStiff : said.tooSoft, { places: where(judged) })];
+    }),
   ];
 }
 
@@ -95,16 +94,16 @@ export function verdict(prediction: Prediction, use: string | undefined): Verdic
   if (prediction.gates.length === 0) {
     return [say('No gates yet: set what it must do, and it will be judged.')];
   }
-  const words = wordsForUse(use);
+  const said = verdictOfUse(use);
   const judged = prediction.moments.flatMap(({ moment }): Judged[] => {
     const gates = prediction.gates.filter((gate) => gate.moment === moment.name && FLOW.has(gate.quantity));
     return gates.length > 0 ? [{ name: moment.name, temperatureC: moment.temperatureC, missed: worst(gates) }] : [];
   });
   const flow = [
-    ...judged.filter(isPour).map((each) => sayPour(each, words)),
+    ...judged.filter(isPour).map((each) => sayPour(each, said)),
     ...saySets(
       judged.filter((each) => !isPour(each)),
-      words,
+      said,
     ),
   ];
   const others = prediction.gates
@@ -203,7 +202,7 @@ export function riskNotes(prediction: Prediction): RiskNote[] {
           reason: reason(reading, prediction),
           risk,
           likely: risk >= LIKELY,
-          at: momentTitle(moment.name).toLowerCase(),
+          at: momentPhrase(moment.name),
         });
       }
     }

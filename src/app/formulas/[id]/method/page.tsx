@@ -20,13 +20,12 @@ export default async function MethodPage({ params }: Props) {
   const { db } = await sharedDatabase();
   const formula = await findFormula(db, id);
   if (!formula) notFound();
-  const { revision, file } = formula;
+  const { revision, baseId, file } = formula;
   return (
     <MethodScreen
-      // A revision saved elsewhere is another page.
-      key={`${id} ${revision}`}
+      key={id}
       id={id}
-      opened={{ revision, file }}
+      opened={{ revision, baseId, file }}
       ingredients={
         await someIngredients(
           db,

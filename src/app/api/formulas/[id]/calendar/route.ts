@@ -1,27 +1,21 @@
-import { itemOf } from '@/kitchen/known-item';
-import { methodCalendar, readLocalTime } from '@/kitchen/method/calendar';
-import { workFile } from '@/kitchen/method/work-method';
+import { readLocalTime, workCalendar } from '@/kitchen/method/calendar';
 import { sharedDatabase } from '@/server/db/database';
+import { methodOf } from '@/server/method-of';
 import { answering, RequestError } from '@/server/read-request';
-import { findFormula } from '@/server/repositories/formulas';
-import { someIngredients } from '@/server/repositories/larder';
 
-/** The work on a formula as an iCalendar file, from `?start=2026-11-28T14:08` on. */
+/** The work on a formula as an iCalendar file, from `?start=2026-11-28T14:08` on, for the stove its link carries. */
 export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
   return answering(async () => {
-    const start = readLocalTime(new URL(request.url).searchParams.get('start') ?? '');
+    const query = new URL(request.url).searchParams;
+    const start = readLocalTime(query.get('start') ?? '');
     if (!start) throw new RequestError(400, 'A start is a day and a time: 2026-11-28T14:08.');
     const { db } = await sharedDatabase();
-    const formula = await findFormula(db, (await params).id);
-    if (!formula) throw new RequestError(404, 'This formula was deleted, or never was here.');
-    const { id, file } = formula;
-    const used = file.lines.map(({ ingredient }) => ingredient);
-    const larder = new Map((await someIngredients(db, used)).map((each) => [each.id, each]));
-    const isKnown = used.every((ingredient) => itemOf(file, larder, ingredient) !== undefined);
-    const worked = isKnown ? workFile(file, larder) : undefined;
+    const { id } = await params;
+    const found = await methodOf(db, id, query);
+    if (!found) throw new RequestError(404, 'This formula was deleted, or never was here.');
+    const { file, worked, nameOf } = found;
     if (!worked) throw new RequestError(404, 'No way of working suits this formula yet: there is nothing to plan.');
-    const calendar = methodCalendar(id, file, worked, (each) => itemOf(file, larder, each)?.name ?? each, start);
-    return new Response(calendar, {
+    return new Response(workCalendar(file.name, [{ id, file, worked, start, nameOf }]), {
       headers: {
         'content-type': 'text/calendar; charset=utf-8',
         'content-disposition': 'attachment; filename="method.ics"',

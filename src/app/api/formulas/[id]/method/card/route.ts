@@ -1,0 +1,23 @@
+import { kitchenSettings } from '@/app/kitchen-settings';
+import { methodPaper } from '@/features/method/method-paper';
+import { methodPdf } from '@/features/method/method-pdf';
+import { sharedDatabase } from '@/server/db/database';
+import { methodOf } from '@/server/method-of';
+import { answering, RequestError } from '@/server/read-request';
+
+/** The method of a formula as a PDF, for the stove its link carries. */
+export async function GET(request: Request, { params }: { params: Promise<{ id: string }> }) {
+  return answering(async () => {
+    await kitchenSettings();
+    const { db } = await sharedDatabase();
+    const found = await methodOf(db, (await params).id, new URL(request.url).searchParams);
+    if (!found) throw new RequestError(404, 'This formula was deleted, or never was here.');
+    const { file, worked, nameOf } = found;
+    if (!worked) throw new RequestError(404, 'No way of working suits this formula yet: there is nothing to print.');
+    const names = file.lines.map(({ ingredient }) => nameOf(ingredient));
+    const pdf = await methodPdf(methodPaper(file.name, worked, names));
+    return new Response(new Uint8Array(pdf), {
+      headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="method-card.pdf"' },
+    });
+  });
+}

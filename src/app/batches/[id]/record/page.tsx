@@ -1,0 +1,23 @@
+import type { Metadata } from 'next';
+import { notFound } from 'next/navigation';
+import { RecordScreen } from '@/features/record/record-screen';
+import { sharedDatabase } from '@/server/db/database';
+import { eventsAfter, findBatch } from '@/server/repositories/batch-rows';
+
+export const dynamic = 'force-dynamic';
+
+type Props = { params: Promise<{ id: string }> };
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const { db } = await sharedDatabase();
+  const found = await findBatch(db, (await params).id);
+  return { title: found ? `${found.head.name}: record` : 'Not found' };
+}
+
+export default async function RecordPage({ params }: Props) {
+  const { id } = await params;
+  const { db } = await sharedDatabase();
+  const found = await findBatch(db, id);
+  if (!found) notFound();
+  return <RecordScreen key={id} opened={{ ...found, events: await eventsAfter(db, id, 0), nowMs: Date.now() }} />;
+}

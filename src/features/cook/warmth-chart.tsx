@@ -1,0 +1,83 @@
+'use client';
+
+import type { ApexOptions } from 'apexcharts';
+import { useMemo } from 'react';
+import { chartNonce } from '@/ui/chart-nonce';
+import { degrees } from '@/ui/format';
+import { later } from '@/ui/later';
+import { numeral } from '@/ui/settings/numerals';
+import type { Cook } from './use-cook';
+
+const Chart = later(() => import('react-apexcharts').then((chart) => chart.default));
+/** °C between the marks of the chart. */
+const MARKS_C = 20;
+const LABEL = { fontSize: '12.5px', fontFamily: 'inherit' };
+
+/** The step that is worked on: as it is reckoned, and as it was read, min since it began. */
+function seriesOf({ cooked, state }: Cook, place: number) {
+  const followed = cooked.method.followed[place];
+  const begunMs = state.steps[place]?.begunMs;
+  if (!followed || begunMs === undefined) return undefined;
+  const reckoned = followed.curve.map(([s, t]) => ({
+    x: (s - followed.start.seconds) / 60,
+    y: Math.round(t * 10) / 10,
+  }));
+  const read = state.temperatures
+    .filter(({ ms }) => ms >= begunMs)
+    .map(({ ms, temperatureC }) => ({ x: (ms - begunMs) / 60_000, y: temperatureC }));
+  return { reckoned, read };
+}
+
+/** Reckoned and read warmth of this step on one chart; nothing while nothing is read. */
+export function WarmthChart({ cook, place }: { cook: Cook; place: number }) {
+  const series = useMemo(() => seriesOf(cook, place), [cook, place]);
+  const options = useMemo((): ApexOptions => {
+    const warmths = series ? [...series.reckoned, ...series.read].map(({ y }) => y) : [];
+    const least = Math.floor(Math.min(...warmths, 20) / MARKS_C) * MARKS_C;
+    const most = Math.ceil(Math.max(...warmths, 40) / MARKS_C) * MARKS_C;
+    return {
+      chart: {
+        type: 'line',
+        animations: { enabled: false },
+        toolbar: { show: false },
+        zoom: { enabled: false },
+        ...({ nonce: chartNonce() } as object),
+      },
+      stroke: { width: [3, 2], curve: 'straight', dashArray: [5, 0] },
+      markers: { size: [0, 4] },
+      colors: ['var(--color-pour-drawn)', 'var(--color-enamel)'],
+      legend: { show: false },
+      tooltip: { enabled: false },
+      grid: { borderColor: 'var(--color-rule)' },
+      xaxis: {
+        type: 'numeric',
+        min: 0,
+        tickAmount: 4,
+        labels: { style: LABEL, formatter: (value: string) => `${numeral(Number(value), 1)} min` },
+        tooltip: { enabled: false },
+      },
+      yaxis: {
+        min: least,
+        max: most,
+        tickAmount: (most - least) / MARKS_C,
+        labels: { style: LABEL, formatter: (value: number) => degrees(Math.round(value)) },
+      },
+    };
+  }, [series]);
+  if (!series || series.read.length === 0) return null;
+  return (
+    <figure className="mt-2" data-testid="warmth-chart">
+      <Chart
+        type="line"
+        height={170}
+        width="100%"
+        options={options}
+        series={[
+          { name: 'reckoned', data: series.reckoned },
+          { name: 'read', data: series.read },
+        ]}
+      />
+      <figcaption className="text-[13px] text-mute">Dashed as reckoned, dots as read.</figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,151 @@
+import { useState } from 'react';
+import type { WeighBand } from '@/core/cook/weigh-band';
+import { weighedKey } from '@/formats/batch-state';
+import { Button } from '@/ui/button';
+import { weight } from '@/ui/format';
+import { inlinePlain } from '@/ui/inline-rules';
+import { NumberField } from '@/ui/number-field';
+import { QUANTITY_WORDS } from '@/ui/quantity-words';
+import { ScaleLine } from './scale-reading';
+import type { Cook } from './use-cook';
+import { useMakingUp } from './use-making-up';
+import { WeighBandBar } from './weigh-band-bar';
+
+const tenth = (grams: number) => Math.round(grams * 10) / 10;
+
+/** What too much or too little of a row does, in words; nothing while it lies in its band. */
+function outsideWords(band: WeighBand | undefined, total: number, name: string): string | undefined {
+  if (!band) return undefined;
+  const edge = total > band.high.grams + 0.05 ? band.high : total < band.low.grams - 0.05 ? band.low : undefined;
+  if (!edge) return undefined;
+  const past = `${edge === band.high ? 'Over' : 'Under'} ${weight(tenth(edge.grams))} of ${name}`;
+  if (!edge.gate) return `${past} it is felt: the flow changes by a tenth or more.`;
+  const { short, tooHigh, tooLow } = QUANTITY_WORDS[edge.gate.quantity];
+  return `${past} it misses ${short}, ${edge.gate.moment}: ${edge.gate.side > 0 ? tooHigh : tooLow}.`;
+}
+
+/** What the scale shows, typed: taken when the field is left or with Enter, so that no half a number is written down. */
+function WeighedField({
+  name,
+  value,
+  onWeigh,
+}: {
+  name: string;
+  value: number | undefined;
+  onWeigh: (grams: number) => void;
+}) {
+  const [typed, setTyped] = useState<number | undefined>();
+  const take = () => {
+    if (typed !== undefined && typed !== value) onWeigh(typed);
+    setTyped(undefined);
+  };
+  return (
+    <NumberField
+      label={`Weighed: ${name}`}
+      value={value}
+      optional
+      rules={{ least: 0, most: 100_000, unit: 'g', units: { g: 1, kg: 1000 }, example: '236' }}
+      write={inlinePlain}
+      placeholder="weighed"
+      onValue={setTyped}
+      onLeave={take}
+      className="w-36"
+    />
+  );
+}
+
+/** One row that goes in with this step: how much, what the scale says, and the band within which it does not matter. */
+function WeighRow({
+  cook,
+  place,
+  row,
+  share,
+  isNext,
+}: {
+  cook: Cook;
+  place: number;
+  row: number;
+  share: number;
+  /** the scale is for this row */
+  isNext: boolean;
+}) {
+  const { cooked, state, log, bands } = cook;
+  const wanted = tenth((cooked.formula.lines[row]?.grams ?? 0) * share);
+  const name = cooked.names[row] ?? '';
+  const weighed = state.weighed.get(weighedKey(place, row));
+  const elsewhere = (cooked.formula.lines[row]?.grams ?? 0) - wanted;
+  const total = elsewhere + (weighed ?? wanted);
+  const outside = weighed === undefined ? undefined : outsideWords(bands.get(row), total, name);
+  const weigh = (grams: number, by: 'hand' | 'scale' = 'hand') =>
+    log.tell({ kind: 'weigh', step: place, row, grams, by });
+  const scale = cook.devices.reading?.scale;
+
+  const { trouble, scaleRest, compensate } = useMakingUp(cook, row, total);
+
+  return (
+    <li className="rounded-xl border border-rule bg-sheet px-5 py-2">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <span className="min-w-0 flex-1 font-semibold text-[20px] leading-tight">{name}</span>
+        <span className="read text-[26px]">{weight(wanted)}</span>
+        <WeighedField name={name} value={weighed} onWeigh={weigh} />
+        <Button
+          className="min-h-14 !px-5 text-[18px]"
+          look={weighed === undefined ? 'primary' : 'quiet'}
+          aria-label={`${weighed === undefined ? 'It is in' : 'As written'}: ${name}`}
+          onClick={() => weigh(wanted)}
+        >
+          {weighed === undefined ? 'It is in' : 'As written'}
+        </Button>
+      </div>
+      <WeighBandBar
+        band={bands.get(row)}
+        planned={wanted + elsewhere}
+        now={weighed === undefined ? undefined : total}
+      />
+      {scale && isNext && (
+        <ScaleLine
+          scale={scale}
+          name={name}
+          isTaken={weighed !== undefined}
+          onTare={() => cook.devices.order({ order: 'tare' })}
+          onTake={(grams) => {
+            weigh(grams, 'scale');
+            cook.devices.order({ order: 'tare' });
+          }}
+        />
+      )}
+      {outside && (
+        <div role="alert" className="mt-2 text-off">
+          <p className="text-[17px]">{outside}</p>
+          <div className="mt-2 flex flex-wrap gap-2">
+            <Button className="min-h-14" onClick={scaleRest}>
+              Scale the rest
+            </Button>
+            <Button className="min-h-14" onClick={() => void compensate()}>
+              Make up for it with another row
+            </Button>
+          </div>
+        </div>
+      )}
+      {trouble && (
+        <p role="alert" className="mt-2">
+          {trouble}
+        </p>
+      )}
+    </li>
+  );
+}
+
+/** What goes in with this step, row by row. */
+export function WeighIn({ cook, place }: { cook: Cook; place: number }) {
+  const adds = cook.cooked.method.followed[place]?.step.adds ?? [];
+  if (adds.length === 0) return null;
+  const next = adds.find(({ row }) => !cook.state.weighed.has(weighedKey(place, row)))?.row;
+  return (
+    <ul aria-label="Weigh in" className="mt-4 grid gap-2">
+      {adds.map(({ row, share }) => (
+        <WeighRow key={row} cook={cook} place={place} row={row} share={share} isNext={row === next} />
+      ))}
+    </ul>
+  );
+}

@@ -1,0 +1,126 @@
+import { capital } from '@/formats/capital';
+import type { FileTest } from '@/formats/kitchen-test';
+import type { CookedBatch } from '@/kitchen/cook/cook-batch';
+import type { StoryItem } from '@/kitchen/record/story';
+import { CHECK_WORDS } from '@/kitchen/words/check-words';
+import { STEP_WORDS } from '@/kitchen/words/method-words';
+import { LAMP_WORDS, TEST_WORDS } from '@/kitchen/words/test-words';
+import { duration } from '@/ui/duration';
+import { celsius, hours, listed, millimetres, weight } from '@/ui/format';
+import { nearestLandmark } from '@/ui/landmarks';
+
+/** How an item of the story is told: what happened, more of it, and its figure. */
+export interface Told {
+  readonly title: string;
+  readonly more: string;
+  readonly figure: string;
+  /** something that went wrong, or was mended */
+  readonly isTrouble: boolean;
+  /** a test, which teaches */
+  readonly isTest: boolean;
+}
+
+const whole = (grams: number) => weight(Math.round(grams));
+const FATES = { putAway: 'Put away', reheated: 'Warmed again', thrown: 'Thrown away' } as const;
+
+const told = (title: string, more = '', figure = '', mark: Partial<Pick<Told, 'isTrouble' | 'isTest'>> = {}): Told => ({
+  title,
+  more,
+  figure,
+  isTrouble: false,
+  isTest: false,
+  ...mark,
+});
+
+const setAt = ({ temperatureC, hours: after }: { readonly temperatureC: number; readonly hours: number }) =>
+  `At ${celsius(temperatureC)}, ${hours(after)} after the pour.`;
+
+/** What a test gave, with how it was read. */
+function tellTest(result: FileTest): { readonly more: string; readonly figure: string } {
+  switch (result.test) {
+    case 'ring':
+      return {
+        more: `At ${celsius(result.temperatureC)}${result.seconds > 60 ? ', after 3 min' : ''}.`,
+        figure: millimetres(result.diameterMm),
+      };
+    case 'film':
+      return { more: `At ${celsius(result.temperatureC)}.`, figure: millimetres(result.mm) };
+    case 'spoonLine':
+      return { more: `At ${celsius(result.temperatureC)}.`, figure: result.holds ? 'it stays' : 'it runs shut' };
+    case 'stands':
+      return {
+        more: `${setAt(result)} ${result.holds ? 'It stands.' : 'It sank.'}`,
+        figure: millimetres(result.heightMm),
+      };
+    case 'feels':
+      return { more: setAt(result), figure: nearestLandmark(result.likePa) };
+    case 'lamp':
+      return { more: `${setAt(result)} ${capital(LAMP_WORDS[result.seen])}.`, figure: '' };
+    case 'sets':
+      return {
+        more: `A layer of ${millimetres(result.depthMm)} from ${celsius(result.fromC)} at ${celsius(result.aroundC)}.`,
+        figure: hours(result.hours),
+      };
+    default:
+      return { more: setAt(result), figure: millimetres(result.depthMm) };
+  }
+}
+
+/** An item of a batch's story in words. */
+export function tellItem(item: StoryItem, { names, method }: CookedBatch): Told {
+  switch (item.kind) {
+    case 'weighed': {
+      const off = item.off.map(({ row, grams }) =>
+        grams > 0 ? `${names[row]} ${whole(grams)} over` : `${names[row]} ${whole(-grams)} under`,
+      );
+      return told('Weighed in', off.length > 0 ? `${listed(off)}.` : 'All as planned.', whole(item.grams));
+    }
+    case 'step': {
+      const kind = method.followed[item.step]?.step.kind;
+      const reckoned = `reckoned ${celsius(Math.round(item.reckonedC))} after ${duration(item.reckonedSeconds)}`;
+      return told(
+        kind ? STEP_WORDS[kind].name : 'A step',
+        `It took ${duration(item.seconds)}; ${reckoned}.`,
+        item.readC === undefined ? '' : celsius(item.readC),
+      );
+    }
+    case 'check': {
+      const words = CHECK_WORDS[item.check];
+      return told(words.ask, item.isGood ? words.good : words.bad, '', { isTrouble: !item.isGood });
+    }
+    case 'added':
+      return told(`${item.name} put in`, 'It was not planned.', `+${whole(item.grams)}`, { isTrouble: true });
+    case 'test': {
+      const { more, figure } = tellTest(item.result);
+      return told(TEST_WORDS[item.result.test].name, item.isDoubted ? `${more} Set aside.`.trim() : more, figure, {
+        isTest: true,
+      });
+    }
+    case 'lost':
+      return told('On the scale', 'Water that had boiled off.', whole(item.grams));
+    case 'poured':
+      return told('Into the bowl', '', whole(item.grams));
+    case 'used':
+      return told(item.what, 'Used for it.', whole(item.grams));
+    case 'leftover':
+      return told(FATES[item.fate], 'Of what was left.', whole(item.grams));
+    case 'note':
+      return told('Note', item.text);
+    case 'over':
+      return told(item.how === 'finished' ? 'Finished' : 'Given up');
+  }
+}
+
+/** The day's headline. */
+export function headline(
+  day: string,
+  hasLanded: boolean | undefined,
+  state: 'finished' | 'abandoned' | 'running',
+  isRescued: boolean,
+): string {
+  if (state === 'running') return `${day}’s batch is still on the stove.`;
+  if (state === 'abandoned') return `${day}’s batch was given up.`;
+  if (hasLanded === undefined) return `${day}’s batch, as it happened.`;
+  if (!hasLanded) return `${day}’s batch missed.`;
+  return isRescued ? `${day}’s batch landed, with something put in on the way.` : `${day}’s batch landed.`;
+}

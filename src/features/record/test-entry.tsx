@@ -1,0 +1,162 @@
+import { useState } from 'react';
+import { keysOf } from '@/core/keys-of';
+import { isGross, KITCHEN_PRIOR } from '@/core/learn/kitchen';
+import { readTest, type TestReading } from '@/core/learn/kitchen-tests';
+import type { Batch } from '@/core/predict/state';
+import { type FileTest, type KnowledgeAnswer, kitchenTestSchema, type TestKind } from '@/formats/kitchen-test';
+import { TEST_WORDS } from '@/kitchen/words/test-words';
+import { Button } from '@/ui/button';
+import { EntryForm } from '@/ui/entry-form';
+import { percent } from '@/ui/format';
+import { inlinePlain } from '@/ui/inline-rules';
+import { NumberField } from '@/ui/number-field';
+import { TestPicture } from '@/ui/test-picture';
+import { TEST_FIELDS, type TestDraft, testOf } from './test-fields';
+
+const BOX = 'h-11 min-w-0 rounded-lg border border-rule bg-field px-2';
+
+/** A kitchen test chosen, shown and typed in; one far off all that is believed is asked about first. */
+export function TestEntry({
+  batch,
+  knowledge,
+  onTest,
+}: {
+  /** as the book reckons it; nothing while nothing is in it */
+  batch: Batch | undefined;
+  knowledge: KnowledgeAnswer | undefined;
+  onTest: (test: FileTest) => void;
+}) {
+  const [kind, setKind] = useState<TestKind>('ring');
+  const [draft, setDraft] = useState<TestDraft>({ seconds: '30' });
+  const [asked, setAsked] = useState<FileTest | undefined>();
+  const [fault, setFault] = useState<string | undefined>();
+  /** tests told so far: fields begin anew after each */
+  const [made, setMade] = useState(0);
+  const test = testOf(kind, draft);
+  const take = (sure: FileTest) => {
+    onTest(sure);
+    setDraft({ seconds: '30' });
+    setMade(made + 1);
+    setAsked(undefined);
+    setFault(undefined);
+  };
+  const tell = () => {
+    if (!test) return;
+    const read = kitchenTestSchema.safeParse(test);
+    if (!read.success) {
+      setFault(read.error.issues[0]?.message);
+      return;
+    }
+    const reading = batch && readTest(batch, read.data);
+    if (reading && isGross(reading, knowledge?.knowledge.offsets[reading.about] ?? KITCHEN_PRIOR[reading.about])) {
+      setAsked(read.data);
+    } else take(read.data);
+  };
+  return (
+    <section aria-label="Kitchen test" className="mt-6">
+      <h2 className="text-[1.2rem]">A kitchen test</h2>
+      <select
+        aria-label="Which test"
+        className={`${BOX} mt-1 w-full`}
+        value={kind}
+        onChange={(event) => {
+          setKind(keysOf(TEST_WORDS).find((each) => each === event.target.value) ?? kind);
+          setDraft({ seconds: '30' });
+          setAsked(undefined);
+        }}
+      >
+        {keysOf(TEST_WORDS).map((each) => (
+          <option key={each} value={each}>
+            {TEST_WORDS[each].name}
+          </option>
+        ))}
+      </select>
+      <div className="mt-2 flex gap-3">
+        <TestPicture test={kind} />
+        <p className="text-[13.5px] text-mute">{TEST_WORDS[kind].how}</p>
+      </div>
+      <EntryForm className="mt-2 grid gap-2" onEntry={tell}>
+        <TestFields key={made} kind={kind} draft={draft} onDraft={setDraft} />
+        {test && batch && <Against reading={readTest(batch, test)} />}
+        {fault && (
+          <p role="alert" className="text-off">
+            {fault}
+          </p>
+        )}
+        <Button type="submit" disabled={!test}>
+          Into the book
+        </Button>
+      </EntryForm>
+      {asked && (
+        <div role="alert" className="mt-2 rounded-lg bg-near-wash px-3 py-2">
+          <p>That is far off all that this kitchen has shown. Read it once more, or is it so?</p>
+          <div className="mt-1 flex gap-2">
+            <Button onClick={() => take(asked)}>It is so</Button>
+            <Button look="bare" onClick={() => setAsked(undefined)}>
+              Type it again
+            </Button>
+          </div>
+        </div>
+      )}
+    </section>
+  );
+}
+
+/** What is asked of a test, a line each. */
+function TestFields({
+  kind,
+  draft,
+  onDraft,
+}: {
+  kind: TestKind;
+  draft: TestDraft;
+  onDraft: (draft: TestDraft) => void;
+}) {
+  return TEST_FIELDS[kind].map((field) => (
+    <div key={`${kind} ${field.key}`} className="grid grid-cols-[minmax(0,1fr)_150px] items-center gap-2">
+      <span>{field.label}</span>
+      {'rules' in field ? (
+        <NumberField
+          label={field.label}
+          value={typeof draft[field.key] === 'number' ? Number(draft[field.key]) : undefined}
+          optional
+          rules={field.rules}
+          write={inlinePlain}
+          placeholder="–"
+          onValue={(value) => onDraft({ ...draft, [field.key]: value })}
+        />
+      ) : (
+        <select
+          aria-label={field.label}
+          className={BOX}
+          value={String(draft[field.key] ?? '')}
+          onChange={(event) => onDraft({ ...draft, [field.key]: event.target.value })}
+        >
+          <option value="">–</option>
+          {field.options.map(([value, name]) => (
+            <option key={value} value={value}>
+              {name}
+            </option>
+          ))}
+        </select>
+      )}
+    </div>
+  ));
+}
+
+/** What is typed held against the book, at once. */
+function Against({ reading }: { reading: TestReading | undefined }) {
+  if (!reading) return <p className="text-mute">The book has no figure to hold that against.</p>;
+  const share = Math.exp(reading.residual) - 1;
+  return (
+    <p role="status" className="text-mute" data-testid="against-the-book">
+      {Math.abs(reading.residual) < 0.03
+        ? 'Just what the book says.'
+        : reading.about === 'shine'
+          ? reading.residual > 0
+            ? 'It shines more than the book says.'
+            : 'It shines less than the book says.'
+          : `${percent(Math.abs(share))} ${share > 0 ? 'more' : 'less'} than the book says.`}
+    </p>
+  );
+}

@@ -1,0 +1,188 @@
+import { AFTERWARDS, type BatchEvent, type Happening } from './batch';
+
+/** Where a step of a batch stands. */
+export interface StepState {
+  readonly status: 'todo' | 'now' | 'aside' | 'done';
+  /** ms on the server's clock */
+  readonly begunMs: number | undefined;
+  readonly doneMs: number | undefined;
+}
+
+type Of<Kind extends Happening['kind']> = Extract<Happening, { kind: Kind }>;
+/** What happened, with the server's time. */
+export type At<Kind extends Happening['kind']> = Of<Kind> & { readonly ms: number };
+
+/** A batch as its log tells it. */
+export interface BatchState {
+  readonly steps: readonly StepState[];
+  /** place of the step that is worked on; nothing when all are done */
+  readonly now: number | undefined;
+  /** g that went in of a row with a step, by `step:row`; the last weighing counts */
+  readonly weighed: ReadonlyMap<string, number>;
+  /** g wanted of a row instead of what was planned */
+  readonly replanned: ReadonlyMap<number, number>;
+  readonly temperatures: readonly At<'temperature'>[];
+  readonly rings: readonly At<'ring'>[];
+  readonly checks: readonly At<'check'>[];
+  readonly added: readonly At<'add'>[];
+  readonly poured: readonly At<'poured'>[];
+  /** water that was gone by the scale, each time the pan was weighed */
+  readonly lost: readonly At<'lost'>[];
+  readonly notes: readonly At<'note'>[];
+  /** kitchen tests by their events' keys; those in doubt do not count */
+  readonly tests: readonly (At<'test'> & { readonly key: string; readonly isDoubted: boolean })[];
+  readonly used: readonly At<'used'>[];
+  readonly leftovers: readonly At<'leftover'>[];
+  /** what the cook said last of whether it did what it should */
+  readonly hasLanded: boolean | undefined;
+  readonly timers: readonly At<'timer'>[];
+  readonly over: 'finished' | 'abandoned' | undefined;
+  /** number of the last event that was read */
+  readonly seq: number;
+}
+
+/** Which step and row a weighing is of. */
+export const weighedKey = (step: number, row: number) => `${step}:${row}`;
+
+/** What is kept as it was told, one after the other. */
+type ListedKind = 'temperature' | 'ring' | 'check' | 'add' | 'poured' | 'lost' | 'note' | 'used' | 'leftover' | 'timer';
+
+interface Folding {
+  steps: StepState[];
+  now: number | undefined;
+  weighed: Map<string, number>;
+  replanned: Map<number, number>;
+  lists: { [Kind in ListedKind]: At<Kind>[] };
+  hasLanded: boolean | undefined;
+  tests: (At<'test'> & { key: string })[];
+  doubted: Set<string>;
+  over: BatchState['over'];
+}
+
+/** Goes on to the first step that nobody has done. */
+function goOn(state: Folding, ms: number): void {
+  const next = state.steps.findIndex(({ status }) => status === 'todo');
+  state.now = next < 0 ? undefined : next;
+  const step = state.steps[next];
+  if (step) state.steps[next] = { ...step, status: 'now', begunMs: ms };
+}
+
+/** A cook goes to a step: what comes after it is to be done, unless it goes on aside. */
+function begin(state: Folding, at: number, ms: number): void {
+  if (!state.steps[at]) return;
+  state.steps = state.steps.map((step, i): StepState => {
+    if (i === at) return { status: 'now', begunMs: ms, doneMs: undefined };
+    if (i > at && step.status !== 'aside') return { status: 'todo', begunMs: undefined, doneMs: undefined };
+    return step.status === 'now' ? { ...step, status: i < at ? 'done' : 'todo', doneMs: ms } : step;
+  });
+  state.now = at;
+}
+
+/** A step that is over, or goes on aside. Told of a step that is over already it changes nothing: two tablets may say the same. */
+function leave(state: Folding, at: number, status: 'done' | 'aside', ms: number): void {
+  const step = state.steps[at];
+  const isThere = step && (step.status === 'now' || (step.status === 'aside' && status === 'done'));
+  if (!isThere) return;
+  state.steps[at] = { ...step, status, doneMs: status === 'done' ? ms : undefined };
+  if (state.now === at) goOn(state, ms);
+}
+
+function take(state: Folding, { what, serverMs: ms, key }: Pick<BatchEvent, 'what' | 'serverMs' | 'key'>): void {
+  switch (what.kind) {
+    case 'begin':
+      begin(state, what.step, ms);
+      return;
+    case 'done':
+      leave(state, what.step, 'done', ms);
+      return;
+    case 'aside':
+      leave(state, what.step, 'aside', ms);
+      return;
+    case 'weigh':
+      state.weighed.set(weighedKey(what.step, what.row), what.grams);
+      return;
+    case 'replan':
+      state.replanned.set(what.row, what.grams);
+      return;
+    case 'timerOff':
+      state.lists.timer = state.lists.timer.filter(({ id }) => id !== what.id);
+      return;
+    case 'ring': {
+      const { diameterMm, temperatureC } = what;
+      const result = { test: 'ring', diameterMm, temperatureC, seconds: 30 } as const;
+      state.lists.ring.push({ ...what, ms });
+      state.tests.push({ kind: 'test', result, ms, key });
+      return;
+    }
+    case 'test':
+      state.tests.push({ ...what, ms, key });
+      return;
+    case 'doubt':
+      if (what.isDoubted) state.doubted.add(what.test);
+      else state.doubted.delete(what.test);
+      return;
+    case 'verdict':
+      state.hasLanded = what.hasLanded;
+      return;
+    case 'finish':
+    case 'abandon':
+      state.over = what.kind === 'finish' ? 'finished' : 'abandoned';
+      return;
+    default:
+      (state.lists[what.kind] as At<typeof what.kind>[]).push({ ...what, ms });
+  }
+}
+
+/**
+ * What a batch's log comes to. The log is the truth; whatever is shown of a batch is read from this.
+ *
+ * @param steps of its method
+ * @param startedMs when it was begun, ms on the server's clock
+ * @param events in the order of their numbers; what comes after the end is kept in the log, and changes nothing
+ */
+export function foldBatch(steps: number, startedMs: number, events: readonly BatchEvent[]): BatchState {
+  const todo: StepState = { status: 'todo', begunMs: undefined, doneMs: undefined };
+  const state: Folding = {
+    steps: Array.from({ length: steps }, () => todo),
+    now: undefined,
+    weighed: new Map(),
+    replanned: new Map(),
+    lists: {
+      temperature: [],
+      ring: [],
+      check: [],
+      add: [],
+      poured: [],
+      lost: [],
+      note: [],
+      used: [],
+      leftover: [],
+      timer: [],
+    },
+    hasLanded: undefined,
+    tests: [],
+    doubted: new Set(),
+    over: undefined,
+  };
+  goOn(state, startedMs);
+  for (const event of events) {
+    if (state.over && !AFTERWARDS.has(event.what.kind)) continue;
+    take(state, event);
+  }
+  const { lists, doubted, tests, ...rest } = state;
+  return {
+    ...rest,
+    tests: tests.map((test) => ({ ...test, isDoubted: doubted.has(test.key) })),
+    temperatures: lists.temperature,
+    rings: lists.ring,
+    checks: lists.check,
+    added: lists.add,
+    poured: lists.poured,
+    lost: lists.lost,
+    notes: lists.note,
+    used: lists.used,
+    leftovers: lists.leftover,
+    timers: lists.timer,
+    seq: events.at(-1)?.seq ?? 0,
+  };
+}

@@ -1,0 +1,2 @@
+/** The first letter as a capital, as a sentence begins. */
+export const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);

@@ -1,0 +1,16 @@
+import type { StoredTask } from '@/formats/day';
+import { askServer } from './ask-server';
+
+/** Puts a formula on a day. */
+export async function putOnDay(day: string, formulaId: string, readyMinutes: number): Promise<void> {
+  await askServer(`/api/days/${day}`, 'POST', { formulaId, readyMinutes });
+}
+
+/** Gives some of what is on a day another time. */
+export async function moveOnDay(day: string, tasks: readonly Pick<StoredTask, 'id' | 'readyMinutes'>[]): Promise<void> {
+  await askServer(`/api/days/${day}`, 'PUT', { tasks });
+}
+
+export async function takeOffDay(day: string, task: string): Promise<void> {
+  await askServer(`/api/days/${day}/${task}`, 'DELETE');
+}

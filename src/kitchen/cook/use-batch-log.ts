@@ -1,0 +1,131 @@
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
+import type { BatchAnswer, BatchEvent, Happening, Told } from '@/formats/batch';
+import { messageOf } from '@/formats/message-of';
+import { RefusedError } from '../client/ask-server';
+import { tellBatch } from '../client/batches';
+import { useChanges } from '../use-changes';
+import { keepUntold, together, toldNow, untold } from './untold';
+
+const AGAIN_MS = 3_000;
+/** Events that are told in one go. */
+const MOST_AT_ONCE = 200;
+
+/** Where the log stands with what the server keeps. */
+export type LogState =
+  | { readonly kind: 'kept' | 'telling' }
+  /** not told yet; it is kept here, or not even that, and tried again by itself */
+  | { readonly kind: 'waiting'; readonly message: string; readonly isKeptHere: boolean };
+
+/** The server's clock, read by one of this page that nobody puts forward: a tablet's own may jump. */
+function useServerClock(nowMs: number) {
+  const base = useRef({ serverMs: nowMs, at: 0 });
+  useEffect(() => {
+    base.current = { serverMs: base.current.serverMs, at: performance.now() };
+  }, []);
+  const now = useCallback(
+    () => base.current.serverMs + (base.current.at > 0 ? performance.now() - base.current.at : 0),
+    [],
+  );
+  const set = useCallback((serverMs: number) => {
+    base.current = { serverMs, at: performance.now() };
+  }, []);
+  // One object for the page's life: what is sent hangs on it.
+  return useMemo(() => ({ now, set }), [now, set]);
+}
+
+/** Events with others after them, each once. */
+function merged(known: readonly BatchEvent[], more: readonly BatchEvent[]): readonly BatchEvent[] {
+  const last = known.at(-1)?.seq ?? 0;
+  const fresh = more.filter(({ seq }) => seq > last);
+  return fresh.length > 0 ? [...known, ...fresh] : known;
+}
+
+/** An event that is told and not yet acknowledged, with the server's time as this tablet reckons it. */
+type Waiting = Told & { readonly serverMs: number };
+
+const plain = ({ serverMs: _, ...told }: Waiting): Told => told;
+
+/** Whether the server will never take it. */
+const isRefused = (error: unknown) => error instanceof RefusedError && [404, 409, 422].includes(error.status);
+
+/** The log with what is on its way, as it will stand. */
+function withWaiting(events: readonly BatchEvent[], waiting: readonly Waiting[]): readonly BatchEvent[] {
+  const last = events.at(-1)?.seq ?? 0;
+  const isKnown = new Set(events.map(({ key }) => key));
+  const own = waiting.filter(({ key }) => !isKnown.has(key)).map((told, i) => ({ ...told, seq: last + 1 + i }));
+  return own.length > 0 ? [...events, ...own] : events;
+}
+
+/**
+ * The log of a batch on this tablet: what is told is kept here at once and shown, sent until it is acknowledged, and what others tell is heard as it
+ * happens.
+ */
+export function useBatchLog({ head: { id }, events: opened, nowMs }: BatchAnswer) {
+  const [events, setEvents] = useState<readonly BatchEvent[]>(opened);
+  const [waiting, setWaiting] = useState<readonly Waiting[]>([]);
+  const [state, setState] = useState<LogState>({ kind: 'kept' });
+  const clock = useServerClock(nowMs);
+  const known = useRef(events);
+  const mine = useRef<readonly Waiting[]>([]);
+  const isSending = useRef(false);
+  const retry = useRef<ReturnType<typeof setTimeout>>(undefined);
+
+  const hold = useCallback(
+    (next: typeof mine.current, acknowledged?: ReadonlySet<string>) => {
+      mine.current = next;
+      setWaiting(next);
+      return keepUntold(id, next.map(plain), acknowledged);
+    },
+    [id],
+  );
+
+  const send = useCallback(async () => {
+    if (isSending.current) return;
+    isSending.current = true;
+    clearTimeout(retry.current);
+    // What another page of this tablet could not tell is told along: each is kept once by its key.
+    const sent = together(mine.current.map(plain), untold(id)).slice(0, MOST_AT_ONCE);
+    let isMore = false;
+    try {
+      const answer = await tellBatch(id, known.current.at(-1)?.seq ?? 0, sent);
+      clock.set(answer.nowMs);
+      known.current = merged(known.current, answer.events);
+      setEvents(known.current);
+      const isTold = new Set(sent.map(({ key }) => key));
+      const rest = mine.current.filter(({ key }) => !isTold.has(key));
+      hold(rest, isTold);
+      isMore = mine.current.length > 0;
+      setState({ kind: isMore ? 'telling' : 'kept' });
+    } catch (error) {
+      setState({ kind: 'waiting', message: messageOf(error), isKeptHere: hold(mine.current) });
+      if (!isRefused(error)) retry.current = setTimeout(() => void send(), AGAIN_MS);
+    } finally {
+      isSending.current = false;
+    }
+    // What was told meanwhile goes next.
+    if (isMore) void send();
+  }, [id, clock, hold]);
+
+  useEffect(() => {
+    // What an earlier page of this tablet could not tell, and what happened since this page was drawn.
+    mine.current = untold(id).map((told) => ({ ...told, serverMs: clock.now() }));
+    setWaiting(mine.current);
+    void send();
+    return () => clearTimeout(retry.current);
+  }, [id, send, clock]);
+  useChanges((change) => {
+    if (change.what === 'batch' && change.id === id) void send();
+  });
+
+  const tell = useCallback(
+    (what: Happening) => {
+      hold([...mine.current, { ...toldNow(what), serverMs: clock.now() }]);
+      setState((before) => (before.kind === 'waiting' ? before : { kind: 'telling' }));
+      void send();
+    },
+    [hold, send, clock],
+  );
+
+  const all = useMemo(() => withWaiting(events, waiting), [events, waiting]);
+  return { events: all, state, tell, now: clock.now, again: () => void send() };
+}

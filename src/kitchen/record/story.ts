@@ -1,0 +1,92 @@
+import { nth } from '@/core/nth';
+import type { BatchEvent, CheckKind } from '@/formats/batch';
+import { type BatchState, weighedKey } from '@/formats/batch-state';
+import type { FileTest } from '@/formats/kitchen-test';
+import type { CookedBatch } from '../cook/cook-batch';
+
+/** Something that happened, as the page of a batch tells it: numbers and names, no words. */
+export type StoryItem = { readonly ms: number } & (
+  | {
+      readonly kind: 'weighed';
+      readonly grams: number;
+      readonly off: readonly { readonly row: number; readonly grams: number }[];
+    }
+  | {
+      readonly kind: 'step';
+      readonly step: number;
+      readonly seconds: number;
+      readonly reckonedSeconds: number;
+      readonly reckonedC: number;
+      readonly readC: number | undefined;
+    }
+  | { readonly kind: 'check'; readonly check: CheckKind; readonly isGood: boolean }
+  | { readonly kind: 'added'; readonly name: string; readonly grams: number }
+  | { readonly kind: 'test'; readonly result: FileTest; readonly isDoubted: boolean }
+  | { readonly kind: 'lost'; readonly grams: number }
+  | { readonly kind: 'poured'; readonly grams: number }
+  | { readonly kind: 'used'; readonly what: string; readonly grams: number }
+  | { readonly kind: 'leftover'; readonly fate: 'putAway' | 'reheated' | 'thrown'; readonly grams: number }
+  | { readonly kind: 'note'; readonly text: string }
+  | { readonly kind: 'over'; readonly how: 'finished' | 'abandoned' }
+);
+
+/** From this share on a weight is worth a word. */
+const WORTH_TELLING = 0.01;
+
+/** All that was weighed, told once, when the last of it was in. */
+function weighing({ method, formula }: CookedBatch, state: BatchState, events: readonly BatchEvent[]): StoryItem[] {
+  const last = events.findLast(({ what: { kind } }) => kind === 'weigh');
+  if (!last) return [];
+  const off: { row: number; grams: number }[] = [];
+  let grams = 0;
+  for (const [place, { step }] of method.followed.entries()) {
+    for (const { row, share } of step.adds) {
+      const weighed = state.weighed.get(weighedKey(place, row));
+      if (weighed === undefined) continue;
+      grams += weighed;
+      const wanted = (state.replanned.get(row) ?? nth(formula.lines, row).grams) * share;
+      if (Math.abs(weighed - wanted) > WORTH_TELLING * wanted) off.push({ row, grams: weighed - wanted });
+    }
+  }
+  return [{ kind: 'weighed', ms: last.serverMs, grams, off }];
+}
+
+/** Each step that was done: how long it took, and how warm it was at its end where somebody read it. */
+function steps({ method }: CookedBatch, state: BatchState): StoryItem[] {
+  return state.steps.flatMap(({ begunMs, doneMs }, step): StoryItem[] => {
+    const followed = method.followed[step];
+    // Written down afterwards, a step has no time of its own.
+    if (!followed || begunMs === undefined || doneMs === undefined || doneMs - begunMs < 1000) return [];
+    const read = state.temperatures.findLast(({ ms }) => ms >= begunMs && ms <= doneMs);
+    return [
+      {
+        kind: 'step',
+        ms: doneMs,
+        step,
+        seconds: (doneMs - begunMs) / 1000,
+        reckonedSeconds: followed.seconds,
+        reckonedC: followed.end.temperatureC,
+        readC: read?.temperatureC,
+      },
+    ];
+  });
+}
+
+/** The story of a batch, in the order it happened. */
+export function storyOf(cooked: CookedBatch, state: BatchState, events: readonly BatchEvent[]): readonly StoryItem[] {
+  const over = events.find(({ what: { kind } }) => kind === 'finish' || kind === 'abandon');
+  const items: StoryItem[] = [
+    ...weighing(cooked, state, events),
+    ...steps(cooked, state),
+    ...state.checks.map(({ ms, check, isGood }): StoryItem => ({ kind: 'check', ms, check, isGood })),
+    ...state.added.map(({ ms, name, grams }): StoryItem => ({ kind: 'added', ms, name, grams })),
+    ...state.tests.map(({ ms, result, isDoubted }): StoryItem => ({ kind: 'test', ms, result, isDoubted })),
+    ...state.lost.map(({ ms, grams }): StoryItem => ({ kind: 'lost', ms, grams })),
+    ...state.poured.map(({ ms, grams }): StoryItem => ({ kind: 'poured', ms, grams })),
+    ...state.used.map(({ ms, what, grams }): StoryItem => ({ kind: 'used', ms, what, grams })),
+    ...state.leftovers.map(({ ms, fate, grams }): StoryItem => ({ kind: 'leftover', ms, fate, grams })),
+    ...state.notes.map(({ ms, text }): StoryItem => ({ kind: 'note', ms, text })),
+    ...(over && state.over ? [{ kind: 'over', ms: over.serverMs, how: state.over } as const] : []),
+  ];
+  return items.sort((a, b) => a.ms - b.ms);
+}

@@ -1,0 +1,72 @@
+import { and, eq, isNull, ne, or, sql } from 'drizzle-orm';
+import { KITCHEN_FROM_TESTS, type KitchenKnowledge, type KitchenReading, learnKitchen } from '@/core/learn/kitchen';
+import { type OneSided, oneSided } from '@/core/learn/one-sided';
+import { MODEL_REVISION } from '@/core/model-constants';
+import type { KnowledgeAnswer } from '@/formats/kitchen-test';
+import { testsOf } from '@/kitchen/record/tests-of';
+import type { Database } from '../db/query-builder';
+import { batchEvents, batches, kitchenTests } from '../db/schema';
+import { eventsAfter, findBatch } from './batch-rows';
+
+/** Holds all tests of a batch against the book, and keeps what they say. */
+export async function writeTests(
+  db: Pick<Database, 'select' | 'insert' | 'delete' | 'update'>,
+  id: string,
+): Promise<void> {
+  const found = await findBatch(db, id);
+  if (!found) return;
+  const { tests, chocolate } = testsOf(found.head, found.frozen, await eventsAfter(db, id, 0));
+  await db.delete(kitchenTests).where(eq(kitchenTests.batchId, id));
+  const rows = tests.flatMap(({ key, isDoubted, reading }) =>
+    reading && Number.isFinite(reading.residual)
+      ? [{ batchId: id, key, ...reading, chocolate: chocolate ?? null, isDoubted }]
+      : [],
+  );
+  if (rows.length > 0) await db.insert(kitchenTests).values(rows);
+  await db.update(batches).set({ testedBy: MODEL_REVISION }).where(eq(batches.id, id));
+}
+
+/** Most batches whose tests are read anew in one go. */
+const MOST_AT_ONCE = 200;
+
+/** Tests held against an older book, or come with a backup that had none, are read anew: at a start, and after a backup. */
+export async function refreshTests(db: Database): Promise<void> {
+  const hasTests = sql`exists (select 1 from ${batchEvents} e where e.batch_id = ${batches.id} and e.what->>'kind' in ('ring', 'test'))`;
+  const old = await db
+    .select({ id: batches.id })
+    .from(batches)
+    .where(
+      and(ne(batches.state, 'running'), or(isNull(batches.testedBy), ne(batches.testedBy, MODEL_REVISION)), hasTests),
+    )
+    .limit(MOST_AT_ONCE);
+  for (const { id } of old) await writeTests(db, id);
+  if (old.length === MOST_AT_ONCE) await refreshTests(db);
+}
+
+/** What this kitchen's tests have taught so far, from all of them at once, and each of them. */
+export async function kitchenKnowledge(db: Database): Promise<KnowledgeAnswer> {
+  const rows = await db.select().from(kitchenTests);
+  const counting = rows.flatMap(({ isDoubted, chocolate, ...reading }): KitchenReading[] =>
+    isDoubted ? [] : [{ ...reading, chocolate: chocolate ?? undefined }],
+  );
+  return {
+    knowledge: learnKitchen(counting),
+    readings: rows.map(({ chocolate: _, ...reading }) => reading),
+  };
+}
+
+/** How this kitchen pours; nothing while it has too few tests for figures of its own. */
+export async function kitchenPours(db: Database): Promise<KitchenKnowledge | undefined> {
+  const { knowledge } = await kitchenKnowledge(db);
+  return knowledge.tests >= KITCHEN_FROM_TESTS ? knowledge : undefined;
+}
+
+/** What the tests of a formula's batches agree on. */
+export async function missesOf(db: Database, formulaId: string): Promise<OneSided[]> {
+  const rows = await db
+    .select({ about: kitchenTests.about, residual: kitchenTests.residual })
+    .from(kitchenTests)
+    .innerJoin(batches, eq(batches.id, kitchenTests.batchId))
+    .where(and(eq(batches.formulaId, formulaId), eq(kitchenTests.isDoubted, false)));
+  return oneSided(rows);
+}

@@ -1,0 +1,62 @@
+import { useState } from 'react';
+import { PROBE_REACH, RING_REACH } from '@/formats/batch';
+import { Button } from './button';
+import { EntryForm } from './entry-form';
+import { millimetres } from './format';
+import { inlinePlain, inlineRules } from './inline-rules';
+import { NumberField } from './number-field';
+
+const MM = inlineRules(RING_REACH, 'mm', '92');
+const WARM = inlineRules(PROBE_REACH, '°C', '38');
+
+/** A ring read on a plate: how far it spread, and how warm it was. */
+export function RingEntry({
+  warm,
+  onRead,
+}: {
+  /** °C last read of the pan */
+  warm: number | undefined;
+  onRead: (ring: { diameterMm: number; temperatureC: number }) => void;
+}) {
+  const [diameterMm, setDiameter] = useState<number | undefined>();
+  const [typed, setTyped] = useState<number | undefined>();
+  const [made, setMade] = useState(0);
+  const temperatureC = typed ?? warm;
+  const read = () => {
+    if (diameterMm === undefined || temperatureC === undefined) return;
+    onRead({ diameterMm, temperatureC });
+    setDiameter(undefined);
+    setMade(made + 1);
+  };
+  return (
+    <>
+      <p className="text-[13.5px] text-mute">20 ml from a ring of {millimetres(50)}, read after 30 s.</p>
+      <EntryForm className="mt-1 flex items-center gap-2" onEntry={read}>
+        <NumberField
+          key={`mm ${made}`}
+          label="Spread"
+          value={diameterMm}
+          optional
+          rules={MM}
+          write={inlinePlain}
+          placeholder="–"
+          onValue={setDiameter}
+          className="w-24"
+        />
+        <NumberField
+          label="Temperature of the spread"
+          value={temperatureC}
+          optional
+          rules={WARM}
+          write={inlinePlain}
+          placeholder="–"
+          onValue={setTyped}
+          className="w-24"
+        />
+        <Button type="submit" disabled={diameterMm === undefined || temperatureC === undefined} className="!px-3">
+          Read
+        </Button>
+      </EntryForm>
+    </>
+  );
+}

@@ -1,0 +1,409 @@
+import type { Page } from '@playwright/test';
+import type { BatchAnswer } from '@/formats/batch';
+import { expect, expectAccessible, openFormula, test } from './kitchen';
+
+const SAUCE = [
+  { ingredient: 'cream-35', grams: 240, form: 'boil, then pour' },
+  { ingredient: 'dark-couverture-60', grams: 200, form: 'chopped' },
+  { ingredient: 'butter-unsalted-82', grams: 40, form: 'cold, at the end' },
+];
+
+/** A batch as the server keeps it. */
+const batchOf = async (page: Page, id: string): Promise<BatchAnswer> =>
+  (await page.request.get(`/api/batches/${id}`)).json();
+const kinds = async (page: Page, id: string) => (await batchOf(page, id)).events.map(({ what: { kind } }) => kind);
+
+/** Begins a batch from the method and waits until it listens. */
+async function cook(page: Page, name: string, lines = SAUCE): Promise<{ formula: string; batch: string }> {
+  const formula = await openFormula(page, { name, lines });
+  await page.goto(`/formulas/${formula}/method`);
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
+  await page.getByRole('button', { name: 'Cook this now' }).click();
+  await expect(page.getByRole('list', { name: 'Steps of the batch' })).toBeVisible();
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
+  return { formula, batch: new URL(page.url()).pathname.split('/').at(-1) ?? '' };
+}
+const now = (page: Page) => page.getByRole('list', { name: 'Steps of the batch' }).locator('[aria-current=step]');
+
+test('a batch by keys alone: weighed, read, checked, reloaded in the middle, finished', async ({ page, silent }) => {
+  const { formula, batch } = await cook(page, 'Weir batch');
+  await page.getByRole('button', { name: 'No, only show them' }).click();
+  await expect(now(page)).toContainText('To a rolling boil');
+  await page.getByLabel('Weighed: Whipping cream 35 %').fill('241');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => kinds(page, batch)).toEqual(['weigh']);
+  await page.getByLabel('Temperature now').fill('400');
+  await expect(page.getByRole('alert').filter({ hasText: '250' })).toBeVisible();
+  await page.getByLabel('Temperature now').fill('98');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('last 98')).toBeVisible();
+  await page.getByTestId('ring-says').waitFor({ state: 'detached' });
+  await page.getByLabel('Spread', { exact: true }).fill('92');
+  await page.getByLabel('Temperature of the spread').fill('38');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('ring-says')).toContainText(/(thicker|thinner|as reckoned)/);
+  await page.getByLabel('What the timer is for').fill('case');
+  await page.getByLabel('Timer runs for').fill('10 min');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('button', { name: 'Stop the timer case' })).toBeVisible();
+  await expectAccessible(page);
+
+  // Space goes on, the left arrow back.
+  await page.locator('h1').click();
+  await page.keyboard.press('Space');
+  await expect(now(page)).toContainText('Pour over');
+  await page.keyboard.press('ArrowLeft');
+  await expect(now(page)).toContainText('To a rolling boil');
+  await page.keyboard.press('Space');
+  await expect(now(page)).toContainText('Pour over');
+
+  // The tablet is dead; another page goes on where it stood, its clock right.
+  await page.reload();
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
+  await expect(now(page)).toContainText('Pour over');
+  const clock = page.getByRole('timer').first();
+  await expect(clock).toHaveText(/^(1:\d\d|0:\d\d|2:00)$/);
+  await expect(page.getByRole('button', { name: 'Stop the timer case' })).toBeVisible();
+
+  // The formula goes while its batch runs: the batch stays.
+  await page.request.delete(`/api/formulas/${formula}`);
+  for (let step = 0; step < 6; step++) {
+    if (await page.getByRole('button', { name: 'Finish the batch' }).isVisible()) break;
+    const before = (await kinds(page, batch)).length;
+    await page.locator('h1').click();
+    await page.keyboard.press('Space');
+    await expect.poll(async () => (await kinds(page, batch)).length).toBeGreaterThan(before);
+  }
+  await page.getByLabel('In the bowl').fill('462');
+  await page.getByRole('button', { name: 'Finish the batch' }).click();
+  await expect(page.getByRole('heading', { name: 'Done, and written down' })).toBeVisible();
+  await expect.poll(async () => (await batchOf(page, batch)).head.state).toBe('finished');
+  const kept = await batchOf(page, batch);
+  expect([kept.head.state, kept.events.at(-1)?.what.kind]).toEqual(['finished', 'finish']);
+  expect(kept.frozen.file.name).toBe('Weir batch');
+  await expectAccessible(page);
+  expect(silent).toEqual([]);
+});
+
+test('too much cream: what it does is said, and the rest makes up for it', async ({ page, silent }) => {
+  const { batch } = await cook(page, 'Weir over');
+  await page.setViewportSize({ width: 768, height: 1024 });
+  await expect(page.getByText(/is as good$/).first()).toBeVisible();
+  await page.getByLabel('Weighed: Whipping cream 35 %').fill('420');
+  await page.keyboard.press('Enter');
+  const told = page.getByRole('alert').filter({ hasText: 'Over' });
+  await expect(told).toContainText('of Whipping cream 35 %');
+  await told.getByRole('button', { name: 'Scale the rest' }).click();
+  await expect.poll(() => kinds(page, batch)).toContain('replan');
+  // Twenty-one parts for twelve: the chocolate grows with it.
+  await page.locator('h1').click();
+  await page.keyboard.press('Space');
+  await expect(now(page)).toContainText('Pour over');
+  await expect(page.getByRole('list', { name: 'Weigh in' })).toContainText('350 g');
+  await expectAccessible(page);
+  expect(silent).toEqual([]);
+});
+
+test('two tablets on one batch follow each other; both may finish the same step; one is offline for a while', async ({
+  page,
+  context,
+  silent,
+}) => {
+  const { batch } = await cook(page, 'Weir two tablets');
+  const other = await context.newPage();
+  await other.goto(`/batches/${batch}`);
+  await expect(other.locator('[data-ready=true]')).toBeVisible();
+  await page.bringToFront();
+  await page
+    .getByRole('button', { name: /^It is in/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: /^Done, go on/ }).click();
+  await other.bringToFront();
+  await expect(now(other)).toContainText('Pour over');
+  // The same step from both, one of them from a stale page.
+  await page.request.post(`/api/batches/${batch}/events`, {
+    data: {
+      after: 0,
+      events: [{ key: 'stale-page-done', tablet: 'c', tabletMs: 1, what: { kind: 'done', step: 0 } }],
+    },
+  });
+  await expect(now(other)).toContainText('Pour over');
+
+  // Without the server everything goes on, is kept here, and is told when it is back.
+  await other.route('**/api/batches/**', (route) => route.abort());
+  await other.getByRole('button', { name: /^Done, go on/ }).click();
+  await expect(now(other)).toContainText('Stir from the middle');
+  await expect(other.getByRole('alert').filter({ hasText: 'Not told yet' })).toContainText('kept on this tablet');
+  await other.reload();
+  await expect(other.locator('[data-ready=true]')).toBeVisible();
+  await expect(now(other)).toContainText('Stir from the middle');
+  await other.unroute('**/api/batches/**');
+  await other.getByRole('button', { name: 'Try now' }).click();
+  await expect(other.getByRole('status').filter({ hasText: 'Kept as you go' })).toBeVisible();
+  await page.bringToFront();
+  await expect(now(page)).toContainText('Stir from the middle');
+  const steps = (await batchOf(page, batch)).events.flatMap(({ what }) => (what.kind === 'done' ? [what.step] : []));
+  expect(steps).toEqual([0, 0, 1]);
+  expect(silent).toEqual([]);
+});
+
+test('a pan that looks wrong is rescued in two portions, which stand in its log and go into the formula', async ({
+  page,
+  silent,
+}) => {
+  const { formula, batch } = await cook(page, 'Weir rescue');
+  for (const name of ['To a rolling boil', 'Pour over']) {
+    await expect(now(page)).toContainText(name);
+    await page
+      .getByRole('button', { name: /^It is in/ })
+      .first()
+      .click();
+    await page.getByRole('button', { name: /^Done, go on/ }).click();
+  }
+  await expect(now(page)).toContainText('Stir from the middle');
+  await page.getByRole('region', { name: 'Looks' }).getByRole('button', { name: 'Dull, oily or torn' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Oily at the rim' })).toBeVisible();
+  await page.getByRole('link', { name: 'Looks wrong' }).click();
+  await expect(page).toHaveURL(/rescue/);
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'In the pan' })).toContainText(/43\d\sg/);
+  await page.getByRole('button', { name: 'Far too thick' }).click();
+  const portion = page.getByRole('region', { name: 'The next portion' });
+  await expect(page.getByRole('region', { name: 'What happened' })).toContainText('%');
+  await portion.getByRole('button', { name: 'Something else instead' }).click();
+  await expect(portion.getByRole('row')).not.toHaveCount(0);
+  await expectAccessible(page);
+  await portion.getByRole('button', { name: 'It is in' }).click();
+  await portion.getByRole('button', { name: 'Far too thick' }).click();
+  await portion.getByRole('button', { name: 'It is in' }).click();
+  await portion.getByRole('button', { name: 'Right', exact: true }).click();
+  await expect(portion).toContainText('It is right.');
+  await expect.poll(async () => (await kinds(page, batch)).filter((kind) => kind === 'add').length).toBe(2);
+  await page.getByRole('button', { name: /write it into the formula/ }).click();
+  await expect(page.getByText('Written into the formula')).toBeVisible();
+  const kept = (await (await page.request.get(`/api/formulas/${formula}`)).json()) as {
+    file: { lines: { ingredient: string; grams: number }[] };
+  };
+  const whole = kept.file.lines.reduce((sum, { grams }) => sum + grams, 0);
+  expect(whole).toBeGreaterThan(481);
+  expect(silent).toEqual([]);
+});
+
+test('too thin is saved with chocolate; without a batch, by its formula; a broken one is told what to do', async ({
+  page,
+  silent,
+}) => {
+  const id = await openFormula(page, { name: 'Weir thin', lines: SAUCE });
+  await page.goto('/rescue');
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
+  await page.getByLabel('Formula of the pan').selectOption({ label: 'Weir thin' });
+  await expect(page).toHaveURL(new RegExp(id));
+  await page.getByRole('button', { name: 'Correct it' }).click();
+  await page.getByLabel('In the pan: Whipping cream 35 %').fill('300');
+  await page.getByRole('button', { name: 'That is right' }).click();
+  await page.getByRole('button', { name: 'Far too thin' }).click();
+  const portion = page.getByRole('region', { name: 'The next portion' });
+  await expect(portion).toContainText(/Stir in .* of .*(chocolate|couverture)/i);
+  await page.getByRole('button', { name: 'Something else', exact: true }).click();
+  await page.getByRole('button', { name: 'Oily or curdled' }).click();
+  await expect(page.getByRole('region', { name: 'What to do' })).toContainText('from the middle');
+  await page.getByRole('button', { name: 'Something else', exact: true }).click();
+  await page.getByRole('button', { name: 'Too sweet' }).click();
+  await expect(page.getByRole('region', { name: 'What to do' })).toContainText('Unsweetened');
+  await page.setViewportSize({ width: 768, height: 1024 });
+  await expectAccessible(page);
+  expect(silent).toEqual([]);
+});
+
+test('bad requests are answered with a word', async ({ page, silent }) => {
+  const { batch } = await cook(page, 'Weir bad');
+  const tell = async (what: unknown) => {
+    const data = { after: 0, events: [{ key: `key-${Math.random()}`, tablet: 'a', tabletMs: 1, what }] };
+    return (await page.request.post(`/api/batches/${batch}/events`, { data })).status();
+  };
+  expect(await tell({ kind: 'temperature', temperatureC: 400, by: 'probe' })).toBe(422);
+  expect(await tell({ kind: 'temperature', temperatureC: -40, by: 'probe' })).toBe(422);
+  expect(await tell({ kind: 'weigh', step: 0, row: 0, grams: -5, by: 'hand' })).toBe(422);
+  expect(await tell({ kind: 'timer', id: 'a', label: 'b', seconds: -3 })).toBe(422);
+  expect(await tell({ kind: 'poured', grams: 90_000 })).toBe(200);
+  expect((await page.request.get('/api/batches/constructor')).status()).toBe(404);
+  expect((await page.request.post('/api/batches', { data: { formulaId: 'nobody' } })).status()).toBe(422);
+  await page.goto('/batches');
+  await expect(page.getByRole('list', { name: 'Batches' })).toContainText('Weir bad');
+  expect(silent).toEqual([]);
+});
+
+test('scale and probe for practice: weighed by the scale, read by the probe, sped up, lost', async ({
+  page,
+  silent,
+}) => {
+  const { batch } = await cook(page, 'Weir devices');
+  await page.getByRole('button', { name: 'Practise with scale and probe' }).click();
+  const scale = page.getByTestId('scale');
+  await expect(scale).toContainText(/^-?[01]\s?g$/);
+  await page.getByLabel('Pour onto the scale').fill('241');
+  await page.keyboard.press('Enter');
+  await expect(scale).toContainText(/24[012]\s?g/);
+  await page.getByRole('button', { name: 'Take what the scale shows: Whipping cream 35 %' }).click();
+  const weighed = async () =>
+    (await batchOf(page, batch)).events.flatMap(({ what }) => (what.kind === 'weigh' ? [[what.by, what.grams]] : []));
+  await expect.poll(weighed).toEqual([['scale', expect.closeTo(241, -1)]]);
+
+  // The probe follows the pan as it is reckoned, its time sixty times as fast, and is written down by itself.
+  await page.getByLabel('Speed of practice time').selectOption('60');
+  await expect(page.getByTestId('probe')).toContainText(/(9\d|10\d)/);
+  await expect.poll(() => kinds(page, batch)).toContain('temperature');
+  await expect(page.getByTestId('warmth-chart')).toBeVisible();
+  await page.getByRole('button', { name: /^Done, go on/ }).click();
+  await expect(now(page)).toContainText('Pour over');
+
+  // Lost, it is by hand again.
+  await page.getByLabel('scale lost').click();
+  await expect(page.getByText('The scale says nothing')).toBeVisible();
+  await page
+    .getByRole('button', { name: /^It is in/ })
+    .first()
+    .click();
+  await page.getByLabel('probe lost').click();
+  await expect(page.getByTestId('probe')).toContainText('says nothing');
+  await expectAccessible(page);
+  const refused = await page.request.post(`/api/batches/${batch}/devices`, { data: { order: 'pour', grams: -5 } });
+  expect(refused.status()).toBe(422);
+  await page.getByRole('button', { name: 'Put scale and probe away' }).click();
+  await expect(page.getByTestId('probe')).toBeHidden();
+  expect(silent).toEqual([]);
+});
+
+test('the scale says what boiled off and what was poured off; a rescue takes rings and typed things into account', async ({
+  page,
+  silent,
+}) => {
+  const { batch } = await cook(page, 'Weir scale');
+  await page
+    .getByRole('button', { name: /^It is in/ })
+    .first()
+    .click();
+  await page.getByRole('button', { name: /^Done, go on/ }).click();
+  const beside = page.getByRole('region', { name: 'Beside the step' });
+  await page.getByLabel('The pan holds now').fill('900');
+  await page.keyboard.press('Enter');
+  await expect(beside.getByRole('alert')).toContainText('more than went in');
+  await page.getByLabel('The pan holds now').fill('225');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('lost-says')).toContainText('15 g');
+  await page.getByLabel('Poured off').fill('25');
+  await page.keyboard.press('Enter');
+  await expect(beside).toContainText(/25\sg poured off so far/);
+  await page.getByLabel('Spread', { exact: true }).fill('60');
+  await page.getByLabel('Temperature of the spread').fill('40');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('ring-says')).toContainText('thicker than reckoned');
+  await expect.poll(() => kinds(page, batch)).toEqual(expect.arrayContaining(['lost', 'poured', 'ring']));
+
+  await page.getByRole('link', { name: 'Looks wrong' }).click();
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'In the pan' })).toContainText(/20\d\sg/);
+  await page.getByRole('button', { name: 'Correct it' }).click();
+  await page.getByRole('combobox', { name: 'Something else is in it' }).fill('Golden');
+  await page.getByRole('option', { name: 'Golden syrup' }).click();
+  await page.getByLabel('Something else is in it: grams').fill('30');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'In the pan' })).toContainText('Golden syrup, put in later');
+  await page.getByRole('button', { name: 'A bit thick' }).click();
+  const portion = page.getByRole('region', { name: 'The next portion' });
+  await portion.getByText('Measure it first').click();
+  await portion.getByLabel('Spread', { exact: true }).fill('62');
+  await portion.getByLabel('Temperature of the spread').fill('38');
+  await page.keyboard.press('Enter');
+  await expect(portion).toContainText('The ring is taken into account.');
+  await expect.poll(async () => (await kinds(page, batch)).filter((kind) => kind === 'ring').length).toBe(2);
+  await expectAccessible(page);
+  expect(silent).toEqual([]);
+});
+
+test('a pan without batch and formula is typed, and rescued for what it was to do', async ({ page, silent }) => {
+  await page.goto('/rescue');
+  await expect(page.locator('[data-ready=true]')).toBeVisible();
+  const typed = page.getByRole('region', { name: 'Typed by hand' });
+  for (const [name, grams] of [
+    ['Whipping cream 35 %', '150'],
+    ['Dark couverture 60 %', '300'],
+  ] as const) {
+    await typed.getByRole('combobox', { name: 'What went in' }).fill(name);
+    await page.getByRole('option', { name }).first().click();
+    await typed.getByLabel('What went in: grams').fill(grams);
+    await page.keyboard.press('Enter');
+    await expect(typed.getByRole('listitem').filter({ hasText: name })).toBeVisible();
+    // By keys alone the next one is one Tab away.
+    await page.keyboard.press('Tab');
+    await expect(typed.getByRole('combobox', { name: 'What went in' })).toBeFocused();
+    await page.keyboard.press('Escape');
+  }
+  await typed.getByLabel('What it was to do').selectOption({ label: 'Coat éclairs' });
+  await expectAccessible(page);
+  await typed.getByRole('button', { name: 'That is in the pan' }).click();
+  await expect(page.getByRole('region', { name: 'In the pan' })).toContainText(/44\d\sg/);
+  await page.getByRole('button', { name: 'Far too thick' }).click();
+  await expect(page.getByRole('region', { name: 'The next portion' })).toContainText(/Stir in .* of /);
+  await page.goto('/rescue?rows=constructor:5,nobody:-3');
+  await expect(page.getByRole('heading', { name: 'Looks wrong' })).toBeVisible();
+  expect(silent).toEqual([]);
+});
+
+test.describe('without a keyboard', () => {
+  test.use({ hasTouch: true, viewport: { width: 768, height: 1024 } });
+  test('a whole batch by touch alone; a browser that refuses sound shows its timers', async ({ page, silent }) => {
+    await page.addInitScript(() => {
+      Object.defineProperty(window, 'AudioContext', {
+        value: class {
+          constructor() {
+            throw new Error('sound is refused');
+          }
+        },
+      });
+    });
+    const { batch } = await cook(page, 'Weir touch');
+    await page.getByRole('button', { name: 'Yes, test it' }).tap();
+    await expect(page.getByRole('alert').filter({ hasText: 'timers are shown, not heard' })).toBeVisible();
+    for (let step = 0; step < 8; step++) {
+      if (await page.getByRole('button', { name: 'Finish the batch' }).isVisible()) break;
+      const before = (await kinds(page, batch)).length;
+      const isIn = page.getByRole('button', { name: /^It is in/ }).first();
+      if (await isIn.isVisible()) await isIn.tap();
+      const good = page.getByRole('region', { name: 'Looks' }).getByRole('button').first();
+      if (await good.isVisible()) await good.tap();
+      await page.getByRole('button', { name: /^Done, go on/ }).tap();
+      await expect.poll(async () => (await kinds(page, batch)).length).toBeGreaterThan(before);
+    }
+    await page.getByRole('button', { name: 'Finish the batch' }).tap();
+    await expect(page.getByRole('heading', { name: 'Done, and written down' })).toBeVisible();
+    await expect.poll(async () => (await batchOf(page, batch)).head.state).toBe('finished');
+    // The refusal of sound is told on the page, and is no fault of it.
+    expect(silent).toEqual([]);
+  });
+});
+
+test('a tablet without room says so, and what it tells is kept all the same once the server hears it', async ({
+  page,
+  context,
+  silent,
+}) => {
+  const { batch } = await cook(page, 'Weir full');
+  await page.evaluate(() => {
+    const set = Storage.prototype.setItem;
+    Storage.prototype.setItem = function (this: Storage, key: string, value: string) {
+      if (key.includes('untold')) throw new DOMException('full', 'QuotaExceededError');
+      set.call(this, key, value);
+    };
+  });
+  await context.setOffline(true);
+  await page.getByLabel('Temperature now').fill('61');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: /not even|no room/i })).toBeVisible();
+  await expect(page.getByText('last 61')).toBeVisible();
+  await context.setOffline(false);
+  await expect.poll(() => kinds(page, batch)).toContain('temperature');
+  expect(silent.filter((line) => !/ERR_INTERNET|Failed to (load|fetch)/.test(line))).toEqual([]);
+  silent.length = 0;
+});

@@ -1,0 +1,58 @@
+import { describe, expect, it } from 'vitest';
+import type { BatchEvent, Happening } from '@/formats/batch';
+import { foldBatch } from '@/formats/batch-state';
+import { cookedBatch } from '@/kitchen/cook/cook-batch';
+import { freezeBatch } from '@/kitchen/cook/freeze';
+import { componentsNow, massIn, panNow } from '@/kitchen/cook/pan-now';
+import { lanternMillFormulas } from '@/server/demo/lantern-mill';
+import { larder } from '../support/kitchen';
+
+const file = lanternMillFormulas().at(-1);
+const stove = { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 } as const;
+const frozen = file && freezeBatch(file, larder, { times: 1, stove, kitchenC: 22 });
+if (!frozen) throw new Error('nothing to cook');
+const cooked = cookedBatch(frozen);
+const panAfter = (...whats: readonly Happening[]) => {
+  const events = whats.map(
+    (what, i): BatchEvent => ({ seq: i + 1, key: `event-${i}`, tablet: 'a', tabletMs: 0, serverMs: i, what }),
+  );
+  return panNow(cooked, foldBatch(cooked.method.followed.length, 0, events));
+};
+const mass = (pan: ReturnType<typeof panNow>) => componentsNow(cooked, pan).reduce((sum, grams) => sum + grams, 0);
+const first = cooked.method.followed[0];
+const [one] = first?.step.adds ?? [];
+const row = one?.row ?? 0;
+
+describe('what is in the pan now', () => {
+  it('is nothing before anything is weighed, then what was weighed', () => {
+    expect(mass(panAfter())).toBe(0);
+    const weighed = panAfter({ kind: 'weigh', step: 0, row, grams: 250, by: 'scale' });
+    expect(weighed.rows[row]).toBe(250);
+    expect(mass(weighed)).toBeCloseTo(250, 6);
+    expect(weighed.isWeighed).toBe(true);
+  });
+
+  it('is as planned where a step was done unweighed, with what boiled off gone and what was put in there', () => {
+    const done = panAfter({ kind: 'done', step: 0 });
+    const planned = (first?.additions ?? []).reduce((sum, { grams }) => sum + grams, 0);
+    expect(done.isWeighed).toBe(false);
+    expect(mass(done)).toBeCloseTo(planned - (first?.end.lostWaterG ?? 0), 4);
+    const more = panAfter(
+      { kind: 'done', step: 0 },
+      { kind: 'add', name: 'Milk', components: { water: 100 }, grams: 30 },
+    );
+    expect(mass(more)).toBeCloseTo(mass(done) + 30, 4);
+    expect(mass(panAfter({ kind: 'done', step: 0 }, { kind: 'poured', grams: 100 }))).toBeCloseTo(mass(done) - 100, 4);
+    // The scale knows better than what is reckoned of the boil; what is done after it boils on.
+    const read = panAfter({ kind: 'done', step: 0 }, { kind: 'lost', grams: 55 });
+    expect(read.lostG).toBeCloseTo(55, 6);
+    expect(mass(read)).toBeCloseTo(massIn(read) - 55, 4);
+    const steps = cooked.method.followed;
+    const later = panAfter(...steps.map((_, step): Happening => ({ kind: 'done', step })), { kind: 'lost', grams: 55 });
+    expect(later.lostG).toBeCloseTo(55, 6);
+    const before = panAfter({ kind: 'lost', grams: 55 }, { kind: 'done', step: 0 });
+    expect(before.lostG).toBeCloseTo(55 + (first?.end.lostWaterG ?? 0), 6);
+    // More poured than there was leaves a rest, never less than nothing.
+    expect(mass(panAfter({ kind: 'done', step: 0 }, { kind: 'poured', grams: 90_000 }))).toBeGreaterThan(0);
+  });
+});
