@@ -6,6 +6,7 @@ import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { memo, type ReactNode } from 'react';
 import { Mark } from './mark';
+import { useEarlyChoices } from './use-early-choices';
 import { useTheme } from './use-theme';
 
 const PLACES = [
@@ -36,6 +37,7 @@ export function TopBar({
   /** on the right */
   children?: ReactNode;
 }) {
+  useEarlyChoices();
   return (
     <header className="on-dark flex min-h-14 items-center gap-2 bg-bar px-3 text-white">
       {title === undefined ? (

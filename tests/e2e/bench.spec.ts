@@ -206,6 +206,25 @@ test('a pasted recipe is matched, doubtful lines are asked, and it becomes a for
   expect(silent).toEqual([]);
 });
 
+test('what is chosen before the page listens is taken', async ({ page, silent }) => {
+  await openFormula(page, { name: 'Early at the leat', tags: ['early'] });
+  let release: () => void = () => {};
+  const held = new Promise<void>((resolve) => {
+    release = resolve;
+  });
+  await page.route('**/_next/static/**/*.js', async (route) => {
+    await held;
+    await route.continue();
+  });
+  await page.goto('/formulas', { waitUntil: 'commit' });
+  const choice = page.getByLabel('Show', { exact: true });
+  await choice.selectOption('early');
+  release();
+  await expect(page.getByRole('listitem')).toHaveCount(1);
+  await expect(choice).toHaveValue('early');
+  expect(silent).toEqual([]);
+});
+
 test('open formats go out and a whole library comes back; tags and the archive sort the list', async ({
   page,
   silent,
