@@ -4,13 +4,16 @@ import { stdin, stdout } from 'node:process';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
 import type { Backup, TableChange } from '@/formats/backup-file';
+import { backupsFolder } from '@/server/backup/kept-backups';
 import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
 import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
+import { dataFolder } from '@/server/db/data-folder';
 import { knownSchemas, openKitchen } from '@/server/db/database';
 import { DataFolderInUseError } from '@/server/db/owner';
 import { isOnServer, kitchenPlace, shownPlace } from '@/server/db/place';
 import { troubleOf } from '@/server/db/trouble-of';
 import { TOKEN_COOKIE } from '@/server/guard.mjs';
+import { mirrorPhotos } from '@/server/photos/photo-folder';
 
 const USAGE = `npm run backup  [-- FILE]          everything of the kitchen into one file
 npm run restore -- FILE [--yes]    puts it in the place of all there is, after a look
@@ -31,7 +34,11 @@ async function openHere(place: string): Promise<Kitchen> {
   return {
     take: async () => packBackup(await takeBackup(db, schemaName, new Date())),
     compare: async (file) => compareBackup(db, await read(file)),
-    restore: async (file) => restoreBackup(db, await read(file)),
+    restore: async (file) => {
+      await restoreBackup(db, await read(file));
+      const folder = isOnServer(place) ? dataFolder() : place;
+      mirrorPhotos(backupsFolder(folder), folder);
+    },
     close,
   };
 }

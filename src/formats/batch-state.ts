@@ -29,6 +29,8 @@ export interface BatchState {
   /** water that was gone by the scale, each time the pan was weighed */
   readonly lost: readonly At<'lost'>[];
   readonly notes: readonly At<'note'>[];
+  /** but those taken away again */
+  readonly photos: readonly At<'photo'>[];
   /** kitchen tests by their events' keys; those in doubt do not count */
   readonly tests: readonly (At<'test'> & { readonly key: string; readonly isDoubted: boolean })[];
   readonly used: readonly At<'used'>[];
@@ -45,7 +47,18 @@ export interface BatchState {
 export const weighedKey = (step: number, row: number) => `${step}:${row}`;
 
 /** What is kept as it was told, one after the other. */
-type ListedKind = 'temperature' | 'ring' | 'check' | 'add' | 'poured' | 'lost' | 'note' | 'used' | 'leftover' | 'timer';
+type ListedKind =
+  | 'temperature'
+  | 'ring'
+  | 'check'
+  | 'add'
+  | 'poured'
+  | 'lost'
+  | 'note'
+  | 'photo'
+  | 'used'
+  | 'leftover'
+  | 'timer';
 
 interface Folding {
   steps: StepState[];
@@ -107,6 +120,9 @@ function take(state: Folding, { what, serverMs: ms, key }: Pick<BatchEvent, 'wha
     case 'timerOff':
       state.lists.timer = state.lists.timer.filter(({ id }) => id !== what.id);
       return;
+    case 'photoOff':
+      state.lists.photo = state.lists.photo.filter(({ photo }) => photo.hash !== what.hash);
+      return;
     case 'ring': {
       const { diameterMm, temperatureC } = what;
       const result = { test: 'ring', diameterMm, temperatureC, seconds: 30 } as const;
@@ -155,6 +171,7 @@ export function foldBatch(steps: number, startedMs: number, events: readonly Bat
       poured: [],
       lost: [],
       note: [],
+      photo: [],
       used: [],
       leftover: [],
       timer: [],
@@ -180,6 +197,7 @@ export function foldBatch(steps: number, startedMs: number, events: readonly Bat
     poured: lists.poured,
     lost: lists.lost,
     notes: lists.note,
+    photos: lists.photo,
     used: lists.used,
     leftovers: lists.leftover,
     timers: lists.timer,

@@ -5,6 +5,7 @@ import { BRIEF_REACH } from './brief';
 import { formulaFileSchema, MOST_GRAMS } from './formula-file';
 import { compositionSchema } from './ingredient';
 import { kitchenTestSchema } from './kitchen-test';
+import { keptPhotoSchema, photoHashSchema } from './photo';
 
 /** What may be read off a probe, °C: beyond it is broken, or not in a pan. */
 export const PROBE_REACH = [-30, 250] as const;
@@ -84,6 +85,10 @@ const kinds = [
   z.object({ kind: z.literal('timer'), id: words(60), label: words(60), seconds: within([1, 86_400], 's') }),
   z.object({ kind: z.literal('timerOff'), id: words(60) }),
   z.object({ kind: z.literal('note'), text: words(500) }),
+  /** a photo that is kept, with what it shows */
+  z.object({ kind: z.literal('photo'), photo: keptPhotoSchema, shows: z.string().trim().max(120) }),
+  /** a photo that is not to be shown any more */
+  z.object({ kind: z.literal('photoOff'), hash: photoHashSchema }),
   /** a kitchen test and what it gave */
   z.object({ kind: z.literal('test'), result: kitchenTestSchema }),
   /** a test, by its key, that is not to count, or is to count after all */
@@ -105,6 +110,8 @@ export type Happening = z.output<typeof happeningSchema>;
 /** What is told of a batch that is over: the book goes on after the stove. */
 export const AFTERWARDS: ReadonlySet<Happening['kind']> = new Set<Happening['kind']>([
   'note',
+  'photo',
+  'photoOff',
   'verdict',
   'used',
   'leftover',

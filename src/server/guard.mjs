@@ -12,7 +12,9 @@ export const TOKEN_COOKIE = 'dark-pour-token';
 const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 const LOOKS = new Set(['GET', 'HEAD']);
 const WRITES = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
-/** Largest body that is read, bytes: a larder's import. */
+/** Where a body is a picture, not JSON. */
+const PHOTOS = '/api/photos';
+/** Largest body that is read, bytes: a larder's import, a photo. */
 const LARGEST_BODY = 40_000_000;
 
 /**
@@ -115,8 +117,20 @@ export function refusalOf({ method, url, headers }, { names, token }) {
   if (from?.host !== host.host || !isSame(shown, token)) {
     return { status: 403, message: 'Only pages of this Dark Pour may change its data.' };
   }
+  return bodyRefusalOf(url, headers);
+}
+
+/**
+ * Why a body is not read: of a kind nobody reads there, or too large.
+ *
+ * @param {string} url
+ * @param {Asked['headers']} headers
+ * @returns {Refusal | undefined}
+ */
+function bodyRefusalOf(url, headers) {
   const hasBody = headers['transfer-encoding'] !== undefined || Number(headers['content-length'] ?? 0) > 0;
-  if (hasBody && !/^application\/json\b/i.test(String(headers['content-type'] ?? ''))) {
+  const fits = url === PHOTOS ? /^application\/octet-stream$/i : /^application\/json\b/i;
+  if (hasBody && !fits.test(String(headers['content-type'] ?? ''))) {
     return { status: 415, message: 'Only JSON can be read here.' };
   }
   if (Number(headers['content-length'] ?? 0) > LARGEST_BODY) {

@@ -50,6 +50,19 @@ export async function readJson<Schema extends z.ZodType>(
   throw new RequestError(422, `${issues[0]?.path}: ${issues[0]?.message}`, issues);
 }
 
+/**
+ * Reads a request body as it is.
+ *
+ * @throws {RequestError} 413 too large, 400 empty
+ */
+export async function readBytes(request: Request, mostBytes: number): Promise<Buffer> {
+  if (Number(request.headers.get('content-length') ?? 0) > mostBytes) throw tooLarge(mostBytes);
+  const bytes = Buffer.from(await request.arrayBuffer());
+  if (bytes.length > mostBytes) throw tooLarge(mostBytes);
+  if (bytes.length === 0) throw new RequestError(400, 'That is empty.');
+  return bytes;
+}
+
 /** Runs a route's work and turns its refusals into answers a cook can read. */
 export async function answering(work: () => Promise<Response>): Promise<Response> {
   try {

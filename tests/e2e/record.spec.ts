@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import sharp from 'sharp';
 import type { BatchAnswer } from '@/formats/batch';
 import { expect, expectAccessible, openFormula, test } from './kitchen';
 
@@ -127,6 +128,53 @@ test('two tests move what the kitchen knows, one is set aside, a slip is asked a
   const here = await resistance.textContent();
   await whose.getByRole('button', { name: 'book' }).click();
   await expect(resistance).not.toHaveText(here ?? '');
+  expect(silent).toEqual([]);
+});
+
+test('photos come into the story, and what is no photo is refused with a word', async ({ page, silent }) => {
+  await writing(page, 'Weir photo');
+  await page.getByRole('button', { name: 'Into the book' }).click();
+  await expect(page).toHaveURL(/batches\/.*\/record/);
+  await ready(page);
+  const photos = page.getByRole('region', { name: 'Photos' });
+  const choose = (name: string, mimeType: string, buffer: Buffer) =>
+    page.getByTestId('photo-file').setInputFiles({ name, mimeType, buffer });
+  await photos.getByLabel('What the photo shows').fill('the skin after an hour');
+  // Over the ten megabytes that a page in front of a server may pass on by itself, as grain makes them.
+  const grain = {
+    create: { width: 2400, height: 1800, channels: 3, noise: { type: 'gaussian', mean: 120, sigma: 40 } },
+  };
+  const large = await sharp(grain as sharp.SharpOptions)
+    .png({ compressionLevel: 0 })
+    .toBuffer();
+  expect(large.length).toBeGreaterThan(12e6);
+  await choose('skin.png', 'image/png', large);
+  const story = page.getByRole('list', { name: 'What happened' });
+  const picture = story.getByRole('img', { name: 'the skin after an hour' });
+  await expect(picture).toBeVisible();
+  await picture.scrollIntoViewIfNeeded();
+  await expect.poll(() => picture.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(1600);
+
+  await choose('notes.jpg', 'image/jpeg', Buffer.from('120 g of cream'));
+  await expect(photos.getByRole('alert')).toContainText('notes.jpg: This is no photo');
+  await choose('lamp.svg', 'image/svg+xml', Buffer.from('<svg xmlns="http://www.w3.org/2000/svg"/>'));
+  await expect(photos.getByRole('alert')).toContainText('SVG');
+  await choose('none.jpg', 'image/jpeg', Buffer.alloc(0));
+  await expect(photos.getByRole('alert')).toContainText('empty');
+  await photos.evaluate((element) => {
+    const dropped = new DataTransfer();
+    dropped.items.add(new File([new Uint8Array(80e6)], 'vast.jpg', { type: 'image/jpeg' }));
+    element.dispatchEvent(new DragEvent('drop', { dataTransfer: dropped, bubbles: true, cancelable: true }));
+  });
+  await expect(photos.getByRole('alert')).toContainText('80 MB');
+  await expectAccessible(page);
+
+  await page.reload();
+  await ready(page);
+  await expect(picture).toBeVisible();
+  await story.getByRole('button', { name: /^Take the photo away/ }).click();
+  await expect(picture).toHaveCount(0);
+  await expect.poll(() => kinds(page)).toEqual(expect.arrayContaining(['photo', 'photoOff']));
   expect(silent).toEqual([]);
 });
 

@@ -59,6 +59,12 @@ describe('who may speak to the server', () => {
     for (const type of ['text/plain', 'multipart/form-data', undefined, 'application/jsonp']) {
       expect(status({}, { 'content-type': type }), String(type)).toBe(415);
     }
+    const photo = { url: '/api/photos' };
+    expect(status(photo, { 'content-type': 'application/octet-stream' })).toBeUndefined();
+    for (const type of ['application/json', 'image/svg+xml', 'multipart/form-data']) {
+      expect(status(photo, { 'content-type': type }), type).toBe(415);
+    }
+    expect(status({ url: '/api/formulas' }, { 'content-type': 'application/octet-stream' })).toBe(415);
     expect(status({ method: 'DELETE' }, { 'content-type': undefined, 'content-length': undefined })).toBeUndefined();
     expect(status({}, { 'content-length': '40000001' })).toBe(413);
   });

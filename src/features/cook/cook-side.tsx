@@ -6,6 +6,7 @@ import { Button } from '@/ui/button';
 import { ByWhom } from '@/ui/by-whom';
 import { duration } from '@/ui/duration';
 import { celsius } from '@/ui/format';
+import { PhotoEntry } from '@/ui/photo-entry';
 import { PanWeights } from './pan-weights';
 import { PracticePanel } from './practice-panel';
 import { RingTest } from './ring-test';
@@ -99,6 +100,7 @@ export function CookSide({ cook, id, onEnd }: { cook: Cook; id: string; onEnd: (
       <Timers cook={cook} onEnd={onEnd} />
       <RingTest cook={cook} />
       <PanWeights cook={cook} />
+      <PhotoEntry onPhoto={(photo, shows) => log.tell({ kind: 'photo', photo, shows })} />
       <CoolingClock cook={cook} />
       <RunningBatches id={id} />
       <ByWhom />

@@ -12,6 +12,7 @@ import { summarise } from '@/kitchen/record/summary';
 import { bookBatch, testsOf } from '@/kitchen/record/tests-of';
 import { batchNumber } from '@/ui/batch-number';
 import { LogNotice } from '@/ui/log-notice';
+import { PhotoEntry } from '@/ui/photo-entry';
 import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
 import { AfterEntry } from './after-entry';
@@ -72,12 +73,13 @@ export function RecordScreen({ opened }: { opened: BatchAnswer }) {
             {begun.toLocaleDateString('en-GB', DATE)}
             {summary.madeBy && ` · ${summary.madeBy}`}
           </p>
-          <StoryList story={story} cooked={cooked} />
+          <StoryList story={story} cooked={cooked} onPhotoOff={(hash) => log.tell({ kind: 'photoOff', hash })} />
         </div>
         <div className="thin-scroll border-rule bg-sheet px-5 py-5 max-md:border-t md:border-l lg:overflow-y-auto">
           <BatchFigures summary={summary} cooked={cooked} state={state} />
           {knowledge.data && <Teaches answer={knowledge.data} batchId={head.id} />}
           <TestsList tests={tests} tell={log.tell} />
+          <PhotoEntry onPhoto={(photo, shows) => log.tell({ kind: 'photo', photo, shows })} />
           {isRunning ? (
             <p className="mt-4">
               <Link href={`/batches/${head.id}`} className="inline-flex min-h-11 items-center text-enamel underline">

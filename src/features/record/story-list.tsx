@@ -1,5 +1,6 @@
 import type { CookedBatch } from '@/kitchen/cook/cook-batch';
 import type { StoryItem } from '@/kitchen/record/story';
+import { Button } from '@/ui/button';
 import { tellItem } from './story-words';
 
 const TIME = { hour: '2-digit', minute: '2-digit' } as const;
@@ -8,7 +9,15 @@ const DAY = { weekday: 'short', day: 'numeric', month: 'short' } as const;
 const dayOf = (ms: number) => new Date(ms).toDateString();
 
 /** What happened, in its order; another day says which. */
-export function StoryList({ story, cooked }: { story: readonly StoryItem[]; cooked: CookedBatch }) {
+export function StoryList({
+  story,
+  cooked,
+  onPhotoOff,
+}: {
+  story: readonly StoryItem[];
+  cooked: CookedBatch;
+  onPhotoOff: (hash: string) => void;
+}) {
   if (story.length === 0) return <p className="mt-4 text-mute">Nothing was written down of it.</p>;
   return (
     <ol aria-label="What happened" className="mt-4">
@@ -32,6 +41,7 @@ export function StoryList({ story, cooked }: { story: readonly StoryItem[]; cook
             <Dot isTrouble={isTrouble} isTest={isTest} />
             <div className="min-w-0">
               <p className="font-semibold break-words">{title}</p>
+              {item.kind === 'photo' && <Photo item={item} onOff={onPhotoOff} />}
               {more && <p className="text-[13.5px] break-words text-mute">{more}</p>}
             </div>
             <span className="read font-semibold">{figure}</span>
@@ -39,6 +49,40 @@ export function StoryList({ story, cooked }: { story: readonly StoryItem[]; cook
         );
       })}
     </ol>
+  );
+}
+
+/** A photo as large as the column takes; whole behind a press. */
+function Photo({
+  item: { photo, shows },
+  onOff,
+}: {
+  item: Extract<StoryItem, { kind: 'photo' }>;
+  onOff: (hash: string) => void;
+}) {
+  const address = `/api/photos/${photo.hash}`;
+  return (
+    <div className="mt-1">
+      <a href={address} target="_blank" rel="noreferrer" className="block w-fit">
+        {/* biome-ignore lint/performance/noImgElement: it comes from this server at the size it is kept */}
+        <img
+          src={address}
+          alt={shows || 'Of this batch'}
+          width={photo.width}
+          height={photo.height}
+          loading="lazy"
+          className="h-auto max-h-72 w-auto max-w-full rounded-lg border border-rule object-contain"
+        />
+      </a>
+      <Button
+        look="bare"
+        className="!px-2 text-[14px] print:hidden"
+        aria-label={`Take the photo away${shows && `: ${shows}`}`}
+        onClick={() => onOff(photo.hash)}
+      >
+        Take it away
+      </Button>
+    </div>
   );
 }
 

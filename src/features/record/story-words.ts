@@ -106,6 +106,8 @@ export function tellItem(item: StoryItem, { names, method }: CookedBatch): Told 
       return told(FATES[item.fate], 'Of what was left.', whole(item.grams));
     case 'note':
       return told('Note', item.text);
+    case 'photo':
+      return told(item.shows || 'A photo');
     case 'over':
       return told(item.how === 'finished' ? 'Finished' : 'Given up');
   }

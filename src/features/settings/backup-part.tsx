@@ -185,6 +185,10 @@ function PutBack({
 function MadeByThemselves({ kept }: { kept: Kept }) {
   return (
     <>
+      <p className="mt-3 max-w-prose text-mute">
+        Photos are not in it: they lie as files in the data folder, copied once a day beside the backups and put back
+        from there.
+      </p>
       <h3 className="mt-4 mb-1 font-sans font-semibold">Made by themselves</h3>
       {kept.length === 0 ? (
         <p className="text-mute">The first one is made within the hour.</p>

@@ -2,6 +2,7 @@ import { nth } from '@/core/nth';
 import type { BatchEvent, CheckKind } from '@/formats/batch';
 import { type BatchState, weighedKey } from '@/formats/batch-state';
 import type { FileTest } from '@/formats/kitchen-test';
+import type { KeptPhoto } from '@/formats/photo';
 import type { CookedBatch } from '../cook/cook-batch';
 
 /** Something that happened, as the page of a batch tells it: numbers and names, no words. */
@@ -27,6 +28,7 @@ export type StoryItem = { readonly ms: number } & (
   | { readonly kind: 'used'; readonly what: string; readonly grams: number }
   | { readonly kind: 'leftover'; readonly fate: 'putAway' | 'reheated' | 'thrown'; readonly grams: number }
   | { readonly kind: 'note'; readonly text: string }
+  | { readonly kind: 'photo'; readonly photo: KeptPhoto; readonly shows: string }
   | { readonly kind: 'over'; readonly how: 'finished' | 'abandoned' }
 );
 
@@ -86,6 +88,7 @@ export function storyOf(cooked: CookedBatch, state: BatchState, events: readonly
     ...state.used.map(({ ms, what, grams }): StoryItem => ({ kind: 'used', ms, what, grams })),
     ...state.leftovers.map(({ ms, fate, grams }): StoryItem => ({ kind: 'leftover', ms, fate, grams })),
     ...state.notes.map(({ ms, text }): StoryItem => ({ kind: 'note', ms, text })),
+    ...state.photos.map(({ ms, photo, shows }): StoryItem => ({ kind: 'photo', ms, photo, shows })),
     ...(over && state.over ? [{ kind: 'over', ms: over.serverMs, how: state.over } as const] : []),
   ];
   return items.sort((a, b) => a.ms - b.ms);

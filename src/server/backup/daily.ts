@@ -1,13 +1,17 @@
 import type { OpenDatabase } from '../db/database';
 import { forTheLog } from '../db/trouble-of';
+import { dropPhotos, mirrorPhotos } from '../photos/photo-folder';
+import { shownPhotos } from '../repositories/batch-photos';
 import { forgetDeleted } from '../repositories/formulas';
-import { keepBackup, listKept } from './kept-backups';
+import { backupsFolder, keepBackup, listKept } from './kept-backups';
 import { takeBackup } from './kitchen-rows';
 import { packBackup } from './pack';
 
 /** Days a deleted formula can still be brought back, and daily backups that must have been made since. */
 const DELETED_KEPT_DAYS = 30;
 const DAYS_SEEN = 7;
+/** Days a photo that no batch shows is kept: a tablet may tell of it late, and a backup may be put back. */
+const PHOTOS_KEPT_DAYS = 30;
 const DAY_MS = 86_400_000;
 const LOOK_EVERY_MS = 3_600_000;
 /** After the start, so that the first pages are not kept waiting. */
@@ -18,6 +22,8 @@ export async function backUpToday(folder: string, { db, schemaName }: OpenDataba
   const day = now.toISOString().slice(0, 10);
   if (listKept(folder).some((each) => each.day === day)) return false;
   keepBackup(folder, day, await packBackup(await takeBackup(db, schemaName, now)));
+  // Photos do not change: one copy beside all the days is enough.
+  mirrorPhotos(folder, backupsFolder(folder));
   return true;
 }
 
@@ -32,6 +38,13 @@ export async function forgetLongDeleted(folder: string, { db }: OpenDatabase, no
   await forgetDeleted(db, new Date(Math.min(oldest, now.getTime() - DELETED_KEPT_DAYS * DAY_MS)));
 }
 
+/** Forgets photos that were taken out of the book, here and among the backups. */
+export async function forgetPhotos(folder: string, { db }: OpenDatabase, now: Date): Promise<void> {
+  const shown = await shownPhotos(db);
+  const before = new Date(now.getTime() - PHOTOS_KEPT_DAYS * DAY_MS);
+  for (const each of [folder, backupsFolder(folder)]) dropPhotos(each, shown, before);
+}
+
 /** Backs up once a day for as long as the server runs. */
 export function backUpDaily(folder: string, database: () => Promise<OpenDatabase>): void {
   const look = async () => {
@@ -39,6 +52,7 @@ export function backUpDaily(folder: string, database: () => Promise<OpenDatabase
       const open = await database();
       await backUpToday(folder, open, new Date());
       await forgetLongDeleted(folder, open, new Date());
+      await forgetPhotos(folder, open, new Date());
     } catch (error) {
       process.stderr.write(
         `The daily backup was not made, or what was deleted long ago not forgotten: ${forTheLog(error)}\n`,

@@ -1,10 +1,11 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { keepBackup, readKept } from '@/server/backup/kept-backups';
+import { backupsFolder, keepBackup, readKept } from '@/server/backup/kept-backups';
 import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
 import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
 import { dataFolder } from '@/server/db/data-folder';
 import { knownSchemas, sharedDatabase } from '@/server/db/database';
+import { mirrorPhotos } from '@/server/photos/photo-folder';
 import { answering, RequestError, readJson } from '@/server/read-request';
 import { refreshTests } from '@/server/repositories/kitchen-tests';
 
@@ -47,6 +48,7 @@ export async function POST(request: Request) {
       keepBackup(dataFolder(), today(), await packBackup(await takeBackup(db, schemaName, new Date())));
       await restoreBackup(db, backup);
       await refreshTests(db);
+      mirrorPhotos(backupsFolder(dataFolder()), dataFolder());
       return NextResponse.json({ restored: true });
     } catch (error) {
       if (error instanceof BackupError) throw new RequestError(422, error.message);
