@@ -39,6 +39,8 @@ export interface BatchState {
   readonly hasLanded: boolean | undefined;
   readonly timers: readonly At<'timer'>[];
   readonly over: 'finished' | 'abandoned' | undefined;
+  /** what a second tablet said was in the bowl when it finished a batch that was over; it does not count */
+  readonly finishedAgain: readonly At<'poured'>[];
   /** number of the last event that was read */
   readonly seq: number;
 }
@@ -149,6 +151,10 @@ function take(state: Folding, { what, serverMs: ms, key }: Pick<BatchEvent, 'wha
   }
 }
 
+/** Whether what was poured into the bowl was told together with the end, by the same tablet. */
+const finishes = (events: readonly BatchEvent[], i: number) =>
+  events.slice(i + 1).find(({ tablet }) => tablet === events[i]?.tablet)?.what.kind === 'finish';
+
 /**
  * What a batch's log comes to. The log is the truth; whatever is shown of a batch is read from this.
  *
@@ -182,13 +188,19 @@ export function foldBatch(steps: number, startedMs: number, events: readonly Bat
     over: undefined,
   };
   goOn(state, startedMs);
-  for (const event of events) {
+  const finishedAgain: At<'poured'>[] = [];
+  for (const [i, event] of events.entries()) {
     if (state.over && !AFTERWARDS.has(event.what.kind)) continue;
+    if (state.over && event.what.kind === 'poured' && finishes(events, i)) {
+      finishedAgain.push({ ...event.what, ms: event.serverMs });
+      continue;
+    }
     take(state, event);
   }
   const { lists, doubted, tests, ...rest } = state;
   return {
     ...rest,
+    finishedAgain,
     tests: tests.map((test) => ({ ...test, isDoubted: doubted.has(test.key) })),
     temperatures: lists.temperature,
     rings: lists.ring,

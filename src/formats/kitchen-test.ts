@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { keysOf } from '@/core/keys-of';
 import { LAMP_SHINE, type LampSeen } from '@/core/learn/lamp';
 import { LEARNT } from '@/core/learn/learnt';
+import { FELT, type Felt, TASTED, type Tasted } from '@/core/learn/tongue';
 
 const within = (least: number, most: number, unit: string) =>
   z
@@ -25,6 +26,8 @@ const reach = (name: Reach, unit: string) => within(TEST_REACH[name][0], TEST_RE
 const temperatureC = reach('temperatureC', '°C');
 const set = { temperatureC, hours: reach('hours', 'h') };
 const depth = { depthMm: reach('depthMm', 'mm'), ...set };
+const TASTES = keysOf(TASTED) as [Tasted, ...Tasted[]];
+const FEELS = keysOf(FELT) as [Felt, ...Felt[]];
 const LAMPS = keysOf(LAMP_SHINE) as [LampSeen, ...LampSeen[]];
 
 /** A kitchen test and what it gave. */
@@ -43,6 +46,8 @@ export const kitchenTestSchema = z.discriminatedUnion('test', [
   z.object({ test: z.literal('stands'), heightMm: reach('heightMm', 'mm'), holds: z.boolean(), ...set }),
   z.object({ test: z.literal('feels'), likePa: within(0.01, 1e6, 'Pa'), ...set }),
   z.object({ test: z.literal('lamp'), seen: z.enum(LAMPS), ...set }),
+  z.object({ test: z.literal('taste'), tasted: z.enum(TASTES) }),
+  z.object({ test: z.literal('grains'), felt: z.enum(FEELS), ...set }),
   z.object({
     test: z.literal('sets'),
     hours: reach('hours', 'h'),

@@ -2,6 +2,7 @@ import { useState } from 'react';
 import { PROBE_REACH, RING_REACH } from '@/formats/batch';
 import { Button } from './button';
 import { EntryForm } from './entry-form';
+import { FarOffQuestion } from './far-off-question';
 import { millimetres } from './format';
 import { inlinePlain, inlineRules } from './inline-rules';
 import { NumberField } from './number-field';
@@ -9,24 +10,40 @@ import { NumberField } from './number-field';
 const MM = inlineRules(RING_REACH, 'mm', '92');
 const WARM = inlineRules(PROBE_REACH, '°C', '38');
 
+/** A ring as it was read. */
+export interface RingRead {
+  readonly diameterMm: number;
+  readonly temperatureC: number;
+}
+
 /** A ring read on a plate: how far it spread, and how warm it was. */
 export function RingEntry({
   warm,
+  isFarOff = () => false,
   onRead,
 }: {
   /** °C last read of the pan */
   warm: number | undefined;
-  onRead: (ring: { diameterMm: number; temperatureC: number }) => void;
+  /** whether a reading is rather a slip: it is asked about */
+  isFarOff?: (ring: RingRead) => boolean;
+  onRead: (ring: RingRead) => void;
 }) {
   const [diameterMm, setDiameter] = useState<number | undefined>();
   const [typed, setTyped] = useState<number | undefined>();
   const [made, setMade] = useState(0);
+  const [asked, setAsked] = useState<RingRead | undefined>();
   const temperatureC = typed ?? warm;
-  const read = () => {
-    if (diameterMm === undefined || temperatureC === undefined) return;
-    onRead({ diameterMm, temperatureC });
+  const take = (ring: RingRead) => {
+    onRead(ring);
+    setAsked(undefined);
     setDiameter(undefined);
     setMade(made + 1);
+  };
+  const read = () => {
+    if (diameterMm === undefined || temperatureC === undefined) return;
+    const ring = { diameterMm, temperatureC };
+    if (isFarOff(ring)) setAsked(ring);
+    else take(ring);
   };
   return (
     <>
@@ -57,6 +74,7 @@ export function RingEntry({
           Read
         </Button>
       </EntryForm>
+      {asked && <FarOffQuestion onSure={() => take(asked)} onAgain={() => setAsked(undefined)} />}
     </>
   );
 }

@@ -88,6 +88,23 @@ const PICTURES: Readonly<Record<TestKind, ReactNode>> = {
       <path d="M30 24 L32 34 M42 24 L40 34" {...measure} />
     </>
   ),
+  taste: (
+    <>
+      <path d="M20 12 C14 30 22 52 36 52 C50 52 58 30 52 12" {...metal} />
+      <path d="M36 18 V40" {...metal} strokeWidth="1.4" />
+      <ellipse cx="36" cy="42" rx="9" ry="5" fill={SAUCE} />
+      <path d="M10 56 H62 M10 53 V59 M36 53 V59 M62 53 V59" {...measure} />
+    </>
+  ),
+  grains: (
+    <>
+      <path d="M8 20 C24 12 48 12 64 20" {...metal} />
+      <path d="M8 48 C24 40 48 40 64 48" {...metal} />
+      <path d="M12 38 C26 28 46 28 60 38 C46 44 26 44 12 38 Z" fill={SAUCE} />
+      <path d="M28 36 h4 v4 h-4 Z M42 34 h4 v4 h-4 Z" fill="var(--color-sheet)" />
+      <path d="M22 26 H50 M46 22 L50 26 L46 30" {...measure} />
+    </>
+  ),
   sets: (
     <>
       <path d="M10 38 H62 V54 H10 Z" fill={SAUCE} />

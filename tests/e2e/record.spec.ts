@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import sharp from 'sharp';
+import sharp, { type SharpOptions } from 'sharp';
 import type { BatchAnswer } from '@/formats/batch';
 import { expect, expectAccessible, openFormula, test } from './kitchen';
 
@@ -107,6 +107,15 @@ test('two tests move what the kitchen knows, one is set aside, a slip is asked a
   await expect(list.getByRole('button', { name: /^Count it again/ })).toBeVisible();
   await expect(learnt).not.toHaveText(moved ?? '');
 
+  // The tongue is held against the book, and moves nothing.
+  const [tests, knows] = [await list.getByRole('listitem').count(), await learnt.textContent()];
+  await form.getByRole('combobox', { name: 'Which test' }).selectOption('taste');
+  await form.getByLabel('It tastes').selectOption('bitter');
+  await expect(page.getByTestId('against-the-book')).toContainText('By the book it is');
+  await form.getByRole('button', { name: 'Into the book' }).click();
+  await expect(list.getByRole('listitem')).toHaveCount(tests + 1);
+  await expect(learnt).toHaveText(knows ?? '');
+
   // A cold test, and figures that make no sense.
   await form.getByRole('combobox', { name: 'Which test' }).selectOption('handle');
   await form.getByLabel('How deep').fill('900');
@@ -144,7 +153,7 @@ test('photos come into the story, and what is no photo is refused with a word', 
   const grain = {
     create: { width: 2400, height: 1800, channels: 3, noise: { type: 'gaussian', mean: 120, sigma: 40 } },
   };
-  const large = await sharp(grain as sharp.SharpOptions)
+  const large = await sharp(grain as SharpOptions)
     .png({ compressionLevel: 0 })
     .toBuffer();
   expect(large.length).toBeGreaterThan(12e6);

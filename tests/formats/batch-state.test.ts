@@ -30,6 +30,25 @@ describe('what a log comes to', () => {
     expect([both.now, both.steps[0]?.doneMs]).toEqual([1, T0 + 1000]);
   });
 
+  it('counts what one tablet has in the bowl when two finish the batch', () => {
+    const [one, two] = ['one', 'two'].map((tablet, i) =>
+      log({ kind: 'poured', grams: 500 + i }, { kind: 'finish' }).map((event) => ({ ...event, tablet })),
+    );
+    const both = foldBatch(4, T0, [...(one ?? []), ...(two ?? [])]);
+    expect(both.poured.map(({ grams }) => grams)).toEqual([500]);
+    expect(both.finishedAgain.map(({ grams }) => grams)).toEqual([501]);
+    // What is found in the bowl afterwards still counts.
+    const later = foldBatch(4, T0, [...(one ?? []), ...log({ kind: 'poured', grams: 12 })]);
+    expect(later.poured.map(({ grams }) => grams)).toEqual([500, 12]);
+  });
+
+  it('shows a photo until it is taken away', () => {
+    const photo = { hash: 'a'.repeat(64), width: 800, height: 600 };
+    const shown = fold({ kind: 'finish' }, { kind: 'photo', photo, shows: 'skin' });
+    expect(shown.photos.map(({ shows }) => shows)).toEqual(['skin']);
+    expect(fold({ kind: 'photo', photo, shows: '' }, { kind: 'photoOff', hash: photo.hash }).photos).toEqual([]);
+  });
+
   it('lets a step go on aside while the next is worked on, until it is done', () => {
     const aside = fold({ kind: 'aside', step: 0 }, { kind: 'done', step: 1 });
     expect(statuses(aside)).toEqual(['aside', 'done', 'now', 'todo']);

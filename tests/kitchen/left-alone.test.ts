@@ -28,6 +28,16 @@ describe('cooling that nobody stirs', () => {
 });
 
 describe('setting', () => {
+  it('takes as much longer as this kitchen takes, and is never moved where it does not set', () => {
+    for (const method of worked.slice(0, 6)) {
+      const slow = settingTimes(method, Math.log(1.3));
+      for (const [i, { edgeH, centreH }] of settingTimes(method).entries()) {
+        expect(slow[i]?.edgeH).toEqual(edgeH === undefined ? undefined : expect.closeTo(1.3 * edgeH, 9));
+        expect(slow[i]?.centreH).toEqual(centreH === undefined ? undefined : expect.closeTo(1.3 * centreH, 9));
+      }
+    }
+  });
+
   it('a small piece before a bowl, the edge before the centre', () => {
     for (const method of worked) {
       const times = new Map(settingTimes(method).map((each) => [each.which, each]));

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { LibraryScreen } from '@/features/library/library-screen';
 import { sharedDatabase } from '@/server/db/database';
 import { countFormulas } from '@/server/repositories/formula-list';
+import { allMisses } from '@/server/repositories/kitchen-tests';
 import { summaries } from '../library-summaries';
 
 export const dynamic = 'force-dynamic';
@@ -12,11 +13,16 @@ const FIRST = 48;
 
 export default async function FormulasPage() {
   const { db } = await sharedDatabase();
-  const [{ formulas, unreadable }, count] = await Promise.all([summaries(db, FIRST), countFormulas(db)]);
+  const [{ formulas, unreadable }, count, misses] = await Promise.all([
+    summaries(db, FIRST),
+    countFormulas(db),
+    allMisses(db),
+  ]);
   return (
     <LibraryScreen
       carried={{ rows: formulas, isWhole: count === formulas.length + unreadable.length }}
       unreadable={unreadable}
+      misses={misses}
     />
   );
 }

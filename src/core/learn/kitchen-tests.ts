@@ -11,6 +11,7 @@ import { yieldFromBall, yieldFromDroppedBall, yieldFromDroppedRod } from '../set
 import { READING_SD } from './calibration';
 import { LAMP_SHINE, type LampSeen } from './lamp';
 import type { Learnt } from './learnt';
+import type { Felt, Tasted } from './tongue';
 
 interface Set {
   /** °C it is at */
@@ -39,6 +40,10 @@ export type KitchenTest =
   | ({ readonly test: 'feels'; readonly likePa: number } & Set)
   /** a lamp in its surface */
   | ({ readonly test: 'lamp'; readonly seen: LampSeen } & Set)
+  /** how it tastes between bitter and sweet; teaches nothing, the book is what is tested */
+  | { readonly test: 'taste'; readonly tasted: Tasted }
+  /** what the tongue feels of the sugar; teaches nothing either */
+  | ({ readonly test: 'grains'; readonly felt: Felt } & Set)
   /** a layer so deep took so long until a spoon's print stayed */
   | {
       readonly test: 'sets';
@@ -65,8 +70,21 @@ const HANDLE = { weightG: 20, dropMm: 100, endMm: 9 };
 const BALL = { weightG: 46, dropMm: 100, radiusMm: 21.3 };
 const SPOON = { weightG: 22, radiusMm: 19 };
 const FILM = { heightM: 0.05, seconds: 5 };
-const LAMP_SE = 0.5;
-const TIME_SE = 0.3;
+/** Standard error of one reading, in natural logarithms (of a lamp, on its index before the curve); nothing for what is only compared (J). */
+export const TEST_SE = {
+  ring: READING_SD.ringOrFilm,
+  film: READING_SD.ringOrFilm,
+  spoonLine: READING_SD.feel,
+  handle: READING_SD.dentOrCone,
+  ball: READING_SD.dentOrCone,
+  spoonRest: READING_SD.dentOrCone,
+  stands: READING_SD.feel,
+  feels: READING_SD.feel,
+  lamp: 0.5,
+  sets: 0.3,
+  taste: undefined,
+  grains: undefined,
+} as const satisfies Record<KitchenTest['test'], number | undefined>;
 /** A ring no wider than itself is read as this, mm. */
 const LEAST_RING_MM = 50.5;
 /** How often a layer is looked at while it sets, h, and until when. */
@@ -147,9 +165,9 @@ export function readTest(batch: Batch, test: KitchenTest): TestReading | undefin
     const reckoned = hoursToSet(batch, test.depthMm, test.fromC, test.aroundC);
     return reckoned === undefined
       ? undefined
-      : { about: 'time', residual: Math.log(test.hours / reckoned), se: TIME_SE };
+      : { about: 'time', residual: Math.log(test.hours / reckoned), se: TEST_SE.sets };
   }
-  if (sinksIn(test)) return undefined;
+  if (test.test === 'taste' || test.test === 'grains' || sinksIn(test)) return undefined;
   const history = 'hours' in test ? historyOf(test) : usualHistory(test.temperatureC);
   const state = stateAt(batch, test.temperatureC, history);
   const { flow } = state;
@@ -158,31 +176,31 @@ export function readTest(batch: Batch, test: KitchenTest): TestReading | undefin
     case 'ring': {
       const reckoned = { ...flow, densityKgM3: flow.phases.densityKgM3 };
       const reading = { ...PLATE_TEST, seconds: test.seconds, diameterMm: Math.max(test.diameterMm, LEAST_RING_MM) };
-      return { about, residual: Math.log(spreadMultiplier(reckoned, reading)), se: READING_SD.ringOrFilm };
+      return { about, residual: Math.log(spreadMultiplier(reckoned, reading)), se: TEST_SE.ring };
     }
     case 'film':
-      return { about, residual: lnFilmFactor(state, test.mm), se: READING_SD.ringOrFilm };
+      return { about, residual: lnFilmFactor(state, test.mm), se: TEST_SE.film };
     case 'spoonLine': {
       const needed = yieldForSpoonLine({ ...flow, densityKgM3: flow.phases.densityKgM3 });
-      return { about, residual: lnBeyond(needed, flow.yieldStressPa, test.holds), se: READING_SD.feel };
+      return { about, residual: lnBeyond(needed, flow.yieldStressPa, test.holds), se: TEST_SE.spoonLine };
     }
     case 'stands': {
       const needed = yieldToStand(test.heightMm, flow.phases.densityKgM3);
-      return { about, residual: lnBeyond(needed, flow.yieldStressPa, test.holds), se: READING_SD.feel };
+      return { about, residual: lnBeyond(needed, flow.yieldStressPa, test.holds), se: TEST_SE.stands };
     }
     case 'feels':
-      return { about, residual: Math.log(test.likePa / flow.resistancePa), se: READING_SD.feel };
+      return { about, residual: Math.log(test.likePa / flow.resistancePa), se: TEST_SE.feels };
     case 'lamp':
       return {
         about: 'shine',
         residual: logit(LAMP_SHINE[test.seen]) - logit(Math.min(Math.max(state.shine, 1), 99)),
-        se: LAMP_SE,
+        se: TEST_SE.lamp,
       };
     default:
       return {
         about,
         residual: Math.log(yieldOfDent(test) / Math.max(flow.yieldStressPa, 1e-9)),
-        se: READING_SD.dentOrCone,
+        se: TEST_SE[test.test],
       };
   }
 }

@@ -25,6 +25,11 @@ export function BatchOver({ cook }: { cook: Cook }) {
             ? 'Done, and written down'
             : 'All steps are done'}
       </h1>
+      {state.finishedAgain.map(({ ms, grams }) => (
+        <p key={ms} role="status" className="mt-2 text-[20px] text-near">
+          Two tablets finished it. The other {weight(Math.round(grams))} are not counted.
+        </p>
+      ))}
       {runs > 0 && !state.over && <p className="mt-2 text-[20px]">What runs aside is still to be looked at.</p>}
       {pouredG > 0 && <p className="mt-2 text-[20px]">{weight(Math.round(pouredG))} came into the bowl.</p>}
       {!state.over && (

@@ -1,7 +1,11 @@
 import type { Offset } from '@/core/learn/calibration';
+import { isGross } from '@/core/learn/kitchen';
+import { readTest } from '@/core/learn/kitchen-tests';
 import { panThickness } from '@/kitchen/cook/pan-thickness';
+import { bookBatch } from '@/kitchen/record/tests-of';
 import { celsius, millimetres, percent } from '@/ui/format';
-import { RingEntry } from '@/ui/ring-entry';
+import { usePours } from '@/ui/pours/pours-provider';
+import { RingEntry, type RingRead } from '@/ui/ring-entry';
 import type { Cook } from './use-cook';
 
 /** How this pan pours beside what was reckoned, with its doubt. */
@@ -19,11 +23,18 @@ export function RingTest({ cook }: { cook: Cook }) {
   const { state, log, cooked } = cook;
   const found = panThickness(cooked, state.rings);
   const ring = state.rings.at(-1);
+  const { offsets } = usePours().knowledge;
+  const isFarOff = (read: RingRead) => {
+    const batch = bookBatch(cooked, state);
+    const reading = batch && readTest(batch, { test: 'ring', seconds: 30, ...read });
+    return reading !== undefined && isGross(reading, offsets[reading.about]);
+  };
   return (
     <>
       <h2 className="mt-4 text-[1.15rem]">Ring on a plate</h2>
       <RingEntry
         warm={state.temperatures.at(-1)?.temperatureC}
+        isFarOff={isFarOff}
         onRead={(read) => log.tell({ kind: 'ring', ...read })}
       />
       {found && ring && (

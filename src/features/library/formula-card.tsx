@@ -1,20 +1,26 @@
 import { Archive, ArchiveRestore, CalendarPlus, Copy, Trash2 } from 'lucide-react';
 import Link from 'next/link';
 import type { Standing as StandingWord } from '@/core/balance/standing';
+import type { OneSided } from '@/core/learn/one-sided';
 import type { FormulaSummary } from '@/kitchen/formula-summary';
+import { missPhrase } from '@/kitchen/words/test-words';
 import { Button } from '@/ui/button';
-import { millimetres, weight } from '@/ui/format';
+import { millimetres, percent, weight } from '@/ui/format';
+import { AsKitchenPours } from '@/ui/pours/as-kitchen-pours';
 import { Puddle } from '@/ui/puddle';
 import { likelyWords } from '@/ui/standing-words';
 
 /** A formula at a glance: its drawn colour and puddle, what it is for, how much, and whether it lands. */
 export function FormulaCard({
   formula,
+  misses,
   onCopy,
   onArchive,
   onDelete,
 }: {
   formula: FormulaSummary;
+  /** what the tests of its batches agree on */
+  misses: readonly OneSided[] | undefined;
   onCopy: () => void;
   onArchive: () => void;
   onDelete: () => void;
@@ -48,6 +54,14 @@ export function FormulaCard({
           {tags.length > 0 && <span className="block truncate text-[13px] text-enamel">{tags.join(', ')}</span>}
         </span>
       </Link>
+      {misses?.[0] && (
+        <div className="bg-near-wash px-4 py-1.5 text-[14px]">
+          <p>
+            {misses[0].tests} tests agree: it {missPhrase(misses[0].about, misses[0].mean, percent)}.
+          </p>
+          <AsKitchenPours formulaId={id} />
+        </div>
+      )}
       <div className="flex items-center border-rule-soft border-t pr-1 pl-4">
         <Standing predicted={predicted} />
         <Link

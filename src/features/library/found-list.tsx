@@ -1,3 +1,4 @@
+import type { OneSided } from '@/core/learn/one-sided';
 import type { FormulaSummary } from '@/kitchen/formula-summary';
 import { Button } from '@/ui/button';
 import { FormulaCard } from './formula-card';
@@ -14,10 +15,13 @@ export interface CardActions {
 export function FoundList({
   found: { found, left, showMore, query, setQuery, total },
   pending,
+  misses,
   actions: { copy, archive, remove },
 }: {
   found: FoundFormulas;
   pending: boolean;
+  /** what the tests of a formula agree on, by its id */
+  misses: Readonly<Record<string, readonly OneSided[]>>;
   actions: CardActions;
 }) {
   if (found.length === 0) {
@@ -37,6 +41,7 @@ export function FoundList({
           <FormulaCard
             key={formula.id}
             formula={formula}
+            misses={Object.hasOwn(misses, formula.id) ? misses[formula.id] : undefined}
             onCopy={() => copy(formula)}
             onArchive={() => archive(formula)}
             onDelete={() => remove(formula)}

@@ -1,6 +1,7 @@
 'use client';
 
 import { useRef, useState } from 'react';
+import type { OneSided } from '@/core/learn/one-sided';
 import { archiveFormula, copyFormula, createFormula, deleteFormula, restoreFormula } from '@/kitchen/client/formulas';
 import { fetchSummaries } from '@/kitchen/client/library';
 import type { FormulaSummary } from '@/kitchen/formula-summary';
@@ -28,10 +29,13 @@ type Over = 'new' | 'saving' | undefined;
 export function LibraryScreen({
   carried,
   unreadable,
+  misses,
 }: {
   carried: Carried<FormulaSummary>;
   /** formulas kept in a form this version cannot read */
   unreadable: readonly { readonly id: string; readonly reason: string }[];
+  /** what the tests of a formula agree on, by its id */
+  misses: Readonly<Record<string, readonly OneSided[]>>;
 }) {
   useRefreshOnReturn();
   const { isKitchen } = usePours();
@@ -80,7 +84,7 @@ export function LibraryScreen({
         {all.length === 0 && unreadable.length === 0 ? (
           <EmptyLibrary onNew={() => setOver('new')} onFile={() => fileInput.current?.click()} />
         ) : (
-          <FoundList found={found} pending={keeping.pending} actions={actions} />
+          <FoundList found={found} pending={keeping.pending} misses={misses} actions={actions} />
         )}
       </main>
       {deleted && (

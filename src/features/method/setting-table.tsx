@@ -1,11 +1,13 @@
 import { useMemo, useState } from 'react';
+import { KITCHEN_PRIOR } from '@/core/learn/kitchen';
 import { holdWarm } from '@/core/pan/hold-warm';
 import { type SettingBody, settingTimes } from '@/kitchen/method/setting-bodies';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { Button } from '@/ui/button';
 import { duration } from '@/ui/duration';
-import { celsius, significant, weight } from '@/ui/format';
+import { celsius, percent, significant, weight } from '@/ui/format';
+import { usePours } from '@/ui/pours/pours-provider';
 
 const BODY_WORDS: Readonly<Record<SettingBody, string>> = {
   tray: 'a tray, 15 mm deep',
@@ -13,6 +15,9 @@ const BODY_WORDS: Readonly<Record<SettingBody, string>> = {
   jar: 'jars, 7 cm across',
   piped: 'piped, 3 cm across',
 };
+
+/** How sure the book is of a time to set, ln. */
+const BOOK_SD = KITCHEN_PRIOR.time.sd;
 
 function about(hours: number | undefined): string {
   if (hours === undefined) return 'not in three days';
@@ -22,7 +27,8 @@ function about(hours: number | undefined): string {
 /** How long it takes to set in the fridge, edge and centre apart, by what it is put into. */
 export function SettingTable({ method }: { method: WorkedMethod }) {
   const [isOpen, setOpen] = useState(false);
-  const times = useMemo(() => (isOpen ? settingTimes(method) : []), [isOpen, method]);
+  const time = usePours().pours?.offsets.time;
+  const times = useMemo(() => (isOpen ? settingTimes(method, time?.mean) : []), [isOpen, method, time?.mean]);
   if (!isOpen) {
     return (
       <Button className="mt-4" onClick={() => setOpen(true)}>
@@ -53,8 +59,9 @@ export function SettingTable({ method }: { method: WorkedMethod }) {
       </table>
       <HeldWarmSentence method={method} />
       <p className="mt-1 text-[13px] text-mute">
-        Give or take a third. It comes to about {significant(times[0]?.endsAtPa ?? 0)} Pa in the end: 100 Pa is barely
-        set, 300 to 3 000 scoops.
+        Give or take {percent(Math.exp(time?.sd ?? BOOK_SD) - 1)}
+        {time && time.tests > 0 && ', as this kitchen’s own tests have it'}. It comes to about{' '}
+        {significant(times[0]?.endsAtPa ?? 0)} Pa in the end: 100 Pa is barely set, 300 to 3 000 scoops.
       </p>
     </section>
   );

@@ -1,7 +1,7 @@
-import Link from 'next/link';
 import type { OneSided } from '@/core/learn/one-sided';
 import { missPhrase } from '@/kitchen/words/test-words';
 import { percent } from '@/ui/format';
+import { AsKitchenPours } from '@/ui/pours/as-kitchen-pours';
 
 /** What all tests of a formula's batches agree on, and the way to balance it as this kitchen pours. */
 export function OneSidedNote({ formulaId, found }: { formulaId: string; found: readonly OneSided[] }) {
@@ -14,12 +14,7 @@ export function OneSidedNote({ formulaId, found }: { formulaId: string; found: r
         </p>
       ))}
       <p>
-        <Link
-          href={`/formulas/${formulaId}/balance`}
-          className="inline-flex min-h-11 items-center font-medium text-enamel underline"
-        >
-          Balance it as this kitchen pours
-        </Link>
+        <AsKitchenPours formulaId={formulaId} />
       </p>
     </div>
   );

@@ -4,7 +4,7 @@ import type { CookedBatch } from '@/kitchen/cook/cook-batch';
 import type { StoryItem } from '@/kitchen/record/story';
 import { CHECK_WORDS } from '@/kitchen/words/check-words';
 import { STEP_WORDS } from '@/kitchen/words/method-words';
-import { LAMP_WORDS, TEST_WORDS } from '@/kitchen/words/test-words';
+import { FELT_WORDS, LAMP_WORDS, TASTED_WORDS, TEST_WORDS } from '@/kitchen/words/test-words';
 import { duration } from '@/ui/duration';
 import { celsius, hours, listed, millimetres, weight } from '@/ui/format';
 import { nearestLandmark } from '@/ui/landmarks';
@@ -56,6 +56,10 @@ function tellTest(result: FileTest): { readonly more: string; readonly figure: s
       return { more: setAt(result), figure: nearestLandmark(result.likePa) };
     case 'lamp':
       return { more: `${setAt(result)} ${capital(LAMP_WORDS[result.seen])}.`, figure: '' };
+    case 'taste':
+      return { more: `${capital(TASTED_WORDS[result.tasted])}.`, figure: '' };
+    case 'grains':
+      return { more: `${setAt(result)} ${capital(FELT_WORDS[result.felt])}.`, figure: '' };
     case 'sets':
       return {
         more: `A layer of ${millimetres(result.depthMm)} from ${celsius(result.fromC)} at ${celsius(result.aroundC)}.`,
@@ -106,6 +110,15 @@ export function tellItem(item: StoryItem, { names, method }: CookedBatch): Told 
       return told(FATES[item.fate], 'Of what was left.', whole(item.grams));
     case 'note':
       return told('Note', item.text);
+    case 'finishedAgain':
+      return told(
+        'Finished on a second tablet',
+        `It said ${whole(item.grams)} in the bowl; the first one counts.`,
+        '',
+        {
+          isTrouble: true,
+        },
+      );
     case 'photo':
       return told(item.shows || 'A photo');
     case 'over':

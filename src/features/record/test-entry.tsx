@@ -1,12 +1,13 @@
 import { useState } from 'react';
 import { keysOf } from '@/core/keys-of';
 import { isGross, KITCHEN_PRIOR } from '@/core/learn/kitchen';
-import { readTest, type TestReading } from '@/core/learn/kitchen-tests';
+import { readTest, TEST_SE, type TestReading } from '@/core/learn/kitchen-tests';
 import type { Batch } from '@/core/predict/state';
 import { type FileTest, type KnowledgeAnswer, kitchenTestSchema, type TestKind } from '@/formats/kitchen-test';
-import { TEST_WORDS } from '@/kitchen/words/test-words';
+import { TEST_WORDS, tongueAgainst } from '@/kitchen/words/test-words';
 import { Button } from '@/ui/button';
 import { EntryForm } from '@/ui/entry-form';
+import { FarOffQuestion } from '@/ui/far-off-question';
 import { percent } from '@/ui/format';
 import { inlinePlain } from '@/ui/inline-rules';
 import { NumberField } from '@/ui/number-field';
@@ -73,11 +74,13 @@ export function TestEntry({
       </select>
       <div className="mt-2 flex gap-3">
         <TestPicture test={kind} />
-        <p className="text-[13.5px] text-mute">{TEST_WORDS[kind].how}</p>
+        <p className="text-[13.5px] text-mute">
+          {TEST_WORDS[kind].how} {worth(kind)}
+        </p>
       </div>
       <EntryForm className="mt-2 grid gap-2" onEntry={tell}>
         <TestFields key={made} kind={kind} draft={draft} onDraft={setDraft} />
-        {test && batch && <Against reading={readTest(batch, test)} />}
+        {test && batch && <Against reading={readTest(batch, test)} tongue={tongueAgainst(batch, test)} />}
         {fault && (
           <p role="alert" className="text-off">
             {fault}
@@ -87,19 +90,17 @@ export function TestEntry({
           Into the book
         </Button>
       </EntryForm>
-      {asked && (
-        <div role="alert" className="mt-2 rounded-lg bg-near-wash px-3 py-2">
-          <p>That is far off all that this kitchen has shown. Read it once more, or is it so?</p>
-          <div className="mt-1 flex gap-2">
-            <Button onClick={() => take(asked)}>It is so</Button>
-            <Button look="bare" onClick={() => setAsked(undefined)}>
-              Type it again
-            </Button>
-          </div>
-        </div>
-      )}
+      {asked && <FarOffQuestion onSure={() => take(asked)} onAgain={() => setAsked(undefined)} />}
     </section>
   );
+}
+
+/** How much one reading of a test is worth. */
+function worth(kind: TestKind): string {
+  const se = TEST_SE[kind];
+  if (se === undefined) return 'It is held against the book; figures are not moved by it.';
+  if (kind === 'lamp') return 'One reading tells little; three of them something.';
+  return `One reading is worth about ±\u00a0${percent(Math.exp(se) - 1)}.`;
 }
 
 /** What is asked of a test, a line each. */
@@ -145,7 +146,14 @@ function TestFields({
 }
 
 /** What is typed held against the book, at once. */
-function Against({ reading }: { reading: TestReading | undefined }) {
+function Against({ reading, tongue }: { reading: TestReading | undefined; tongue: string | undefined }) {
+  if (tongue) {
+    return (
+      <p role="status" className="text-mute" data-testid="against-the-book">
+        {tongue}
+      </p>
+    );
+  }
   if (!reading) return <p className="text-mute">The book has no figure to hold that against.</p>;
   const share = Math.exp(reading.residual) - 1;
   return (

@@ -1,7 +1,8 @@
 import { keysOf } from '@/core/keys-of';
 import { LAMP_SHINE, type LampSeen } from '@/core/learn/lamp';
+import { FELT, TASTED } from '@/core/learn/tongue';
 import { type FileTest, TEST_REACH, type TestKind } from '@/formats/kitchen-test';
-import { LAMP_WORDS } from '@/kitchen/words/test-words';
+import { FELT_WORDS, LAMP_WORDS, TASTED_WORDS } from '@/kitchen/words/test-words';
 import { inlineRules } from '@/ui/inline-rules';
 import { LANDMARKS } from '@/ui/landmarks';
 import type { AmountRules } from '@/ui/parse-amount';
@@ -87,6 +88,12 @@ export const TEST_FIELDS: Readonly<Record<TestKind, readonly TestField[]>> = {
       label: 'What comes back',
       options: keysOf(LAMP_SHINE).map((seen: LampSeen) => [seen, LAMP_WORDS[seen]]),
     },
+    cold,
+    hours,
+  ],
+  taste: [{ key: 'tasted', label: 'It tastes', options: keysOf(TASTED).map((each) => [each, TASTED_WORDS[each]]) }],
+  grains: [
+    { key: 'felt', label: 'The tongue says', options: keysOf(FELT).map((each) => [each, FELT_WORDS[each]]) },
     cold,
     hours,
   ],

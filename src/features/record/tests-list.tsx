@@ -5,7 +5,8 @@ import { Button } from '@/ui/button';
 import { percent } from '@/ui/format';
 
 /** What a test pulls towards, in a word. */
-function pull({ reading }: BatchTest): string {
+function pull({ reading, tongue }: BatchTest): string {
+  if (tongue) return tongue;
   if (!reading) return 'the book has no figure for it';
   const share = Math.exp(reading.residual) - 1;
   if (Math.abs(reading.residual) < 0.03) return 'as the book says';

@@ -29,6 +29,7 @@ export type StoryItem = { readonly ms: number } & (
   | { readonly kind: 'leftover'; readonly fate: 'putAway' | 'reheated' | 'thrown'; readonly grams: number }
   | { readonly kind: 'note'; readonly text: string }
   | { readonly kind: 'photo'; readonly photo: KeptPhoto; readonly shows: string }
+  | { readonly kind: 'finishedAgain'; readonly grams: number }
   | { readonly kind: 'over'; readonly how: 'finished' | 'abandoned' }
 );
 
@@ -88,6 +89,7 @@ export function storyOf(cooked: CookedBatch, state: BatchState, events: readonly
     ...state.used.map(({ ms, what, grams }): StoryItem => ({ kind: 'used', ms, what, grams })),
     ...state.leftovers.map(({ ms, fate, grams }): StoryItem => ({ kind: 'leftover', ms, fate, grams })),
     ...state.notes.map(({ ms, text }): StoryItem => ({ kind: 'note', ms, text })),
+    ...state.finishedAgain.map(({ ms, grams }): StoryItem => ({ kind: 'finishedAgain', ms, grams })),
     ...state.photos.map(({ ms, photo, shows }): StoryItem => ({ kind: 'photo', ms, photo, shows })),
     ...(over && state.over ? [{ kind: 'over', ms: over.serverMs, how: state.over } as const] : []),
   ];

@@ -11,6 +11,7 @@ import { type BatchState, foldBatch } from '@/formats/batch-state';
 import type { FileTest } from '@/formats/kitchen-test';
 import { type OpenedPan, openedPan } from '../cook/cook-batch';
 import { componentsNow, panNow } from '../cook/pan-now';
+import { tongueAgainst } from '../words/test-words';
 
 /** A test of a batch, held against the book. */
 export interface BatchTest {
@@ -22,6 +23,8 @@ export interface BatchTest {
   readonly isDoubted: boolean;
   /** nothing where the book has no figure for it */
   readonly reading: TestReading | undefined;
+  /** what the tongue said beside the book, in words */
+  readonly tongue: string | undefined;
 }
 
 /** What really went into a batch, and how it was made, without any offset of the kitchen; nothing while nothing is in it. */
@@ -57,7 +60,8 @@ export function testsOf(
   if (state.tests.length === 0) return { tests: [], chocolate };
   const batch = bookBatch(opened, state);
   const tests = state.tests.map(({ key, ms, result, isDoubted }): BatchTest => {
-    return { key, ms, result, isDoubted, reading: batch && readTest(batch, result) };
+    const [reading, tongue] = batch ? [readTest(batch, result), tongueAgainst(batch, result)] : [];
+    return { key, ms, result, isDoubted, reading, tongue };
   });
   return { tests, chocolate };
 }

@@ -1,6 +1,8 @@
 import type { LampSeen } from '@/core/learn/lamp';
 import type { Learnt } from '@/core/learn/learnt';
-import type { TestKind } from '@/formats/kitchen-test';
+import { type Felt, feltByTheBook, type Tasted, tastedByTheBook } from '@/core/learn/tongue';
+import type { Batch } from '@/core/predict/state';
+import type { FileTest, TestKind } from '@/formats/kitchen-test';
 
 /** How a kitchen test is called, and how it is done. */
 export interface TestWords {
@@ -45,6 +47,14 @@ export const TEST_WORDS: Readonly<Record<TestKind, TestWords>> = {
     name: 'Lamp in the surface',
     how: 'Hold a bare lamp a hand above it and look at what comes back.',
   },
+  taste: {
+    name: 'Sweet or bitter',
+    how: 'A sip of water, then a little on the tongue, as warm as it is eaten. Say where it lies between bitter and sweet.',
+  },
+  grains: {
+    name: 'Dissolved or sandy',
+    how: 'Rub a little between tongue and palate. It is smooth, a few grains are left, or it is sandy.',
+  },
   sets: {
     name: 'Time until it sets',
     how: 'Note when you poured it, and when the print of a spoon first stays in its middle.',
@@ -57,6 +67,20 @@ export const LAMP_WORDS: Readonly<Record<LampSeen, string>> = {
   edgeSoft: 'the edge of the lamp is soft',
   glow: 'a glow without an edge',
   dull: 'nothing comes back',
+};
+
+export const TASTED_WORDS: Readonly<Record<Tasted, string>> = {
+  bitter: 'bitter',
+  dark: 'dark, little sweet',
+  rounded: 'rounded: neither leads',
+  sweet: 'sweet',
+  verySweet: 'very sweet',
+};
+
+export const FELT_WORDS: Readonly<Record<Felt, string>> = {
+  smooth: 'smooth: all dissolved',
+  fewGrains: 'a few grains',
+  sandy: 'sandy',
 };
 
 /** What is learnt, over its figures. */
@@ -98,4 +122,15 @@ export function learntPhrase(
   const words = Math.abs(mean) < SAME ? AS_THE_BOOK[about] : SIDES[about][mean > 0 ? 1 : 0];
   const share = percent(Math.abs(Math.exp(mean) - 1));
   return about === 'shine' ? words : `${words.replace('{share}', share)} (±\u00a0${doubt})`;
+}
+
+/** What the tongue said beside what the book says; nothing for other tests. */
+export function tongueAgainst(batch: Batch, test: FileTest): string | undefined {
+  if (test.test === 'taste') {
+    const reckoned = tastedByTheBook(batch);
+    return reckoned === test.tasted ? 'Just what the book says.' : `By the book it is ${TASTED_WORDS[reckoned]}.`;
+  }
+  if (test.test !== 'grains') return undefined;
+  const reckoned = feltByTheBook(batch, test.temperatureC, [[Math.max(test.hours, 0.05), test.temperatureC]]);
+  return reckoned === test.felt ? 'Just what the book says.' : `By the book it is ${FELT_WORDS[reckoned]}.`;
 }

@@ -61,6 +61,19 @@ export async function kitchenPours(db: Database): Promise<KitchenKnowledge | und
   return knowledge.tests >= KITCHEN_FROM_TESTS ? knowledge : undefined;
 }
 
+/** What the tests of each formula's batches agree on, for those of which they do. */
+export async function allMisses(db: Database): Promise<Record<string, OneSided[]>> {
+  const rows = await db
+    .select({ formulaId: batches.formulaId, about: kitchenTests.about, residual: kitchenTests.residual })
+    .from(kitchenTests)
+    .innerJoin(batches, eq(batches.id, kitchenTests.batchId))
+    .where(eq(kitchenTests.isDoubted, false));
+  const byFormula = new Map<string, typeof rows>();
+  for (const row of rows) byFormula.set(row.formulaId, [...(byFormula.get(row.formulaId) ?? []), row]);
+  const found = [...byFormula].map(([id, readings]) => [id, oneSided(readings)] as const);
+  return Object.fromEntries(found.filter(([, misses]) => misses.length > 0));
+}
+
 /** What the tests of a formula's batches agree on. */
 export async function missesOf(db: Database, formulaId: string): Promise<OneSided[]> {
   const rows = await db
