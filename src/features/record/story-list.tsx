@@ -93,5 +93,5 @@ function Dot({ isTrouble, isTest }: { isTrouble: boolean; isTest: boolean }) {
     : isTest
       ? 'rounded-full border-[3px] border-enamel'
       : 'rounded-full bg-ink';
-  return <span aria-hidden="true" className={`size-3 self-center ${look}`} />;
+  return <span aria-hidden="true" className={`mt-1.5 size-3 self-start ${look}`} />;
 }
