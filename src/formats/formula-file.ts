@@ -5,7 +5,7 @@ import { allergenFields, recogniseFields } from './allergen-fields';
 import { briefSchema } from './brief';
 import { formerly } from './former-names';
 import { FormulaFileError } from './formula-file-error';
-import { compositionSchema } from './ingredient';
+import { compositionSchema, LONGEST_MADE_OF } from './ingredient';
 import { ingredientId } from './ingredient-id';
 import { messageOf } from './message-of';
 import { methodSchema } from './method';
@@ -78,6 +78,8 @@ const ownFields = z.object({
   allergens: allergenFields.allergens.optional(),
   mayContain: allergenFields.mayContain.removeDefault().optional(),
   vegan: z.boolean({ error: 'must be true or false' }).optional(),
+  /** what it is itself made of, in the words of its pack */
+  madeOf: z.string().trim().max(LONGEST_MADE_OF).optional(),
 });
 
 export const ownIngredientSchema = z

@@ -35,6 +35,7 @@ export const INGREDIENT_GROUPS = [
 /** Longest names and notes, in characters. */
 export const LONGEST_NAME = 120;
 const LONGEST_NOTE = 1000;
+export const LONGEST_MADE_OF = 600;
 
 const text = (longest: number) => z.string().trim().max(longest, `must be at most ${longest} characters`);
 
@@ -61,6 +62,8 @@ export const ingredientSchema = z
     keeps: text(300),
     caution: text(600),
     note: text(LONGEST_NOTE),
+    /** what it is itself made of, in the words of its pack: what a label lists in brackets */
+    madeOf: text(LONGEST_MADE_OF).default(''),
     source: text(400),
     /** typical ingredients came with the larder; own ones were added by the kitchen */
     origin: z.enum(['typical', 'own']),

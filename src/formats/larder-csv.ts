@@ -26,6 +26,7 @@ const OTHER_COLUMNS = [
   'keeps',
   'caution',
   'note',
+  'made_of',
   'source',
   'origin',
 ] as const;
@@ -38,6 +39,7 @@ const COLUMN_OF: Readonly<Record<string, string>> = {
   pricePerKg: 'price_per_kg',
   stockG: 'stock_g',
   mayContain: 'may_contain',
+  madeOf: 'made_of',
 };
 
 /** Columns that had another name in older files. */
@@ -176,6 +178,7 @@ function readRow(cells: Cells, row: number, columns: readonly string[]): CsvRow 
     keeps: reader.text('keeps'),
     caution: reader.text('caution'),
     note: reader.text('note'),
+    madeOf: reader.text('made_of'),
     source: reader.text('source'),
     origin: reader.text('origin') === 'own' ? 'own' : 'typical',
   });
@@ -291,6 +294,7 @@ export function writeLarderCsv(ingredients: readonly Ingredient[]): string {
     keeps: ingredient.keeps,
     caution: ingredient.caution,
     note: ingredient.note,
+    made_of: ingredient.madeOf,
     source: ingredient.source,
     origin: ingredient.origin,
   }));

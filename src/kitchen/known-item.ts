@@ -13,6 +13,8 @@ export interface KnownItem extends Pick<Ingredient, 'id' | 'name' | 'allergens' 
   /** nothing where nobody has said */
   readonly vegan: boolean | undefined;
   readonly pricePerKg: number | null;
+  /** what it is itself made of, as its pack lists it; empty where nobody has said */
+  readonly madeOf: string;
   /** as the larder has it; nothing for what only the formula knows */
   readonly stocked: Ingredient | undefined;
 }
@@ -32,6 +34,7 @@ export function itemOf({ ingredients }: WithOwn, larder: Larder, id: string): Kn
       mayContain: own.mayContain ?? [],
       vegan: own.vegan,
       pricePerKg: own.pricePerKg ?? null,
+      madeOf: own.madeOf ?? '',
       stocked: undefined,
     };
   }

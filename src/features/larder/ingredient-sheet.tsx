@@ -107,6 +107,7 @@ export function IngredientSheet({
               Contains {allergenLine(contents)}
               {contents.vegan === 'yes' ? '; vegan' : ''}. Read the pack: traces and recipes change.
             </p>
+            {ingredient.madeOf && <p className="break-words">Made of {ingredient.madeOf}.</p>}
             {ingredient.keeps && <p>Keeps {ingredient.keeps}.</p>}
             {ingredient.caution && <p className="text-near">{ingredient.caution}</p>}
             {ingredient.source && <p>Composition: {ingredient.source}.</p>}

@@ -109,6 +109,9 @@ export function RecordScreen({ opened }: { opened: BatchAnswer }) {
         <Link href="/book" className="inline-flex min-h-11 items-center text-enamel underline">
           The whole book
         </Link>
+        <Link href={`/batches/${head.id}/label`} className="inline-flex min-h-11 items-center text-enamel underline">
+          Labels
+        </Link>
         <button type="button" className="min-h-11 text-enamel underline" onClick={() => window.print()}>
           Print
         </button>

@@ -15,7 +15,7 @@ function selfContained(file: FormulaFile, larder: Larder): FormulaFile {
   const ingredients = used.flatMap((id) => {
     const item = itemOf(file, larder, id);
     if (!item) return [];
-    const { name, components, pricePerKg, allergens, mayContain, vegan } = item;
+    const { name, components, pricePerKg, allergens, mayContain, vegan, madeOf } = item;
     const own = {
       name,
       components,
@@ -23,6 +23,7 @@ function selfContained(file: FormulaFile, larder: Larder): FormulaFile {
       ...(allergens === null ? {} : { allergens: [...allergens] }),
       ...(mayContain.length > 0 ? { mayContain: [...mayContain] } : {}),
       ...(vegan === undefined ? {} : { vegan }),
+      ...(madeOf === '' ? {} : { madeOf }),
     };
     return [[id, own] as const];
   });

@@ -46,6 +46,7 @@ export const ingredients = pgTable('ingredients', {
   keeps: text().notNull(),
   caution: text().notNull(),
   note: text().notNull().default(''),
+  madeOf: text('made_of').notNull().default(''),
   source: text().notNull(),
   origin: text().$type<Ingredient['origin']>().notNull().default('typical'),
   /** counts changes, so that a stale one is told */

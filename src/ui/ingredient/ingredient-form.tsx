@@ -12,20 +12,20 @@ import { RefusedError } from '@/kitchen/client/ask-server';
 import { Button } from '@/ui/button';
 import { CompositionStrip, stripAmounts } from '@/ui/composition-strip';
 import { fixed } from '../settings/numerals';
-import { BY_WEIGHT, unitName } from '../settings/shown-units';
 import { COMPONENT_WORDS } from './component-words';
+import { Field } from './form-field';
 import { type FieldFault, type IngredientValues, readLabel, readValues, valuesOf } from './ingredient-values';
 import { LABEL_WORDS } from './label-words';
+import { MeasuresAndRest } from './measures-and-rest';
 import { PackDeclares } from './pack-declares';
 
 type Form = UseFormReturn<IngredientValues>;
-type Path = FieldPath<IngredientValues>;
 
 /** Points at every field with a fault; the first gets the focus. */
 function showFaults(form: Form, faults: readonly FieldFault[]) {
   form.clearErrors();
   faults.forEach(({ field, message }, i) => {
-    form.setError(field as Path, { message }, { shouldFocus: i === 0 });
+    form.setError(field as FieldPath<IngredientValues>, { message }, { shouldFocus: i === 0 });
   });
 }
 
@@ -139,24 +139,7 @@ export function IngredientForm({
 
       <PackDeclares value={watch('declares')} onChange={(declares) => form.setValue('declares', declares)} />
 
-      <fieldset className="rounded-xl border border-rule p-4">
-        <legend className="px-1 font-semibold">Measures and the rest</legend>
-        <div className="grid gap-3 sm:grid-cols-2">
-          <Field form={form} name="measures" label="g per ml, by form" hint="chopped=0.55; melted=1.25" />
-          <Field form={form} name="pieces" label="g a piece" hint="stick=113; leaf=2" />
-          <Field form={form} name="densityGPerMl" label="Density" unit="g/ml" />
-          <Field form={form} name="cocoaPercent" label="Cocoa as labelled" unit="%" />
-          <Field form={form} name="gelatinBloomG" label="Gelatin strength" unit="g bloom" />
-          <Field form={form} name="ph" label="pH, where known" />
-          <Field form={form} name="pricePerKg" label="Price" unit={unitName(BY_WEIGHT)} />
-          <Field form={form} name="stockG" label="In hand" unit={unitName('g')} />
-          <label className="flex min-h-11 items-center gap-3 self-end">
-            <input type="checkbox" className="size-5 accent-enamel" {...register('vegan')} /> Vegan
-          </label>
-          <Field form={form} name="keeps" label="How it keeps" />
-          <Field form={form} name="note" label="Note" />
-        </div>
-      </fieldset>
+      <MeasuresAndRest form={form} />
 
       {failure && (
         <p role="alert" className="rounded-lg bg-off-wash px-4 py-3 text-off">
@@ -248,45 +231,5 @@ function Components({ form, assumed }: { form: Form; assumed: readonly Component
         </select>
       </label>
     </fieldset>
-  );
-}
-
-/** One field with its message beside it; what was typed stays. */
-function Field({
-  form,
-  name,
-  label,
-  unit,
-  hint,
-}: {
-  form: Form;
-  name: Path;
-  label: string;
-  unit?: string;
-  hint?: string;
-}) {
-  const { error } = form.getFieldState(name, form.formState);
-  const id = `ingredient-${name.replaceAll('.', '-')}`;
-  return (
-    <div>
-      <label htmlFor={id} className="mb-1 block text-[0.86rem] text-mute">
-        {label}
-        {unit && `, ${unit}`}
-      </label>
-      <input
-        id={id}
-        autoComplete="off"
-        className={`h-11 w-full rounded-lg border bg-field px-3 ${unit ? 'read text-right' : ''} ${error ? 'border-off' : 'border-rule'}`}
-        placeholder={hint}
-        aria-invalid={error !== undefined}
-        aria-describedby={error ? `${id}-message` : undefined}
-        {...form.register(name)}
-      />
-      {error?.message && (
-        <p id={`${id}-message`} role="alert" className="mt-1 text-[13.5px] text-off">
-          {error.message}
-        </p>
-      )}
-    </div>
   );
 }

@@ -27,6 +27,7 @@ export interface IngredientValues {
   keeps: string;
   caution: string;
   note: string;
+  madeOf: string;
   source: string;
 }
 
@@ -94,6 +95,7 @@ export const BLANK: Omit<Ingredient, 'id' | 'origin'> = {
   keeps: '',
   caution: '',
   note: '',
+  madeOf: '',
   source: '',
 };
 
@@ -191,6 +193,7 @@ export function readValues(
     keeps: values.keeps,
     caution: values.caution,
     note: values.note,
+    madeOf: values.madeOf,
     source: values.source,
   });
   const faults = [

@@ -1,0 +1,1 @@
+ALTER TABLE "ingredients" ADD COLUMN "made_of" text DEFAULT '' NOT NULL;

@@ -1,0 +1,61 @@
+import { headers } from 'next/headers';
+import { codeOf } from '@/features/label/code';
+import { labelBlocks } from '@/features/label/label-blocks';
+import { type Face, layOut, TooMuchError } from '@/features/label/layout';
+import { measureText } from '@/features/label/measure-text';
+import { foldBatch } from '@/formats/batch-state';
+import { dayOf } from '@/formats/day';
+import { LABEL_SIZES, type LabelQuery } from '@/formats/label';
+import { cookedBatch } from '@/kitchen/cook/cook-batch';
+import { labelContent } from '@/kitchen/label/label-content';
+import { sharedDatabase } from '@/server/db/database';
+import { eventsAfter, findBatch } from '@/server/repositories/batch-rows';
+import { someIngredients } from '@/server/repositories/larder';
+import { kitchenSettings } from './kitchen-settings';
+
+/** What other machines reach this kitchen by, else the name it was asked under. */
+async function ownAddress(): Promise<string> {
+  const [first] = (process.env.DARK_POUR_ADDRESSES ?? '').split(' ').filter(Boolean);
+  return first ?? `http://${(await headers()).get('host') ?? '127.0.0.1'}`;
+}
+
+/** The label of a batch laid out, or why it cannot be; nothing where there is no such batch, or nothing is in it. */
+export async function batchLabel(id: string, query: LabelQuery) {
+  await kitchenSettings();
+  const { db } = await sharedDatabase();
+  const found = await findBatch(db, id);
+  if (!found) return undefined;
+  const { head, frozen } = found;
+  // Batches from before packs were copied say nothing of them: the larder does.
+  const larder = new Map(
+    (await someIngredients(db, Object.keys(frozen.file.ingredients))).map((each) => [each.id, each]),
+  );
+  const ingredients = Object.fromEntries(
+    Object.entries(frozen.file.ingredients).map(([key, own]) => {
+      const madeOf = own.madeOf ?? larder.get(key)?.madeOf;
+      return [key, { ...own, ...(madeOf ? { madeOf } : {}) }];
+    }),
+  );
+  const file = { ...frozen.file, ingredients };
+  const plan = cookedBatch({ ...frozen, file });
+  const state = foldBatch(plan.method.followed.length, head.startedMs, await eventsAfter(db, id, 0));
+  const content = labelContent(
+    head,
+    { ...frozen, file },
+    cookedBatch({ ...frozen, file }, state.replanned),
+    dayOf(head.startedMs),
+    query,
+  );
+  if (!content) return undefined;
+  const size = LABEL_SIZES[query.size];
+  const address = `${await ownAddress()}/batches/${id}/record`;
+  let faces: readonly Face[] = [];
+  let fault: string | undefined;
+  try {
+    faces = layOut(content.name, labelBlocks(content, query), size, query.code === 'yes', measureText);
+  } catch (error) {
+    if (!(error instanceof TooMuchError)) throw error;
+    fault = error.message;
+  }
+  return { head, faces, fault, address, code: query.code === 'yes' ? codeOf(address) : undefined };
+}

@@ -1,0 +1,118 @@
+import { labelFigure, type Nutrition } from '../matter/nutrition';
+
+/** The two schools of law a nutrition panel can follow. */
+export const LABEL_SCHOOLS = ['eu', 'us'] as const;
+export type LabelSchool = (typeof LABEL_SCHOOLS)[number];
+
+/** A line of a nutrition panel: per 100 g and per portion, rounded, with their units. */
+export interface PanelLine {
+  readonly name: string;
+  /** of which … */
+  readonly isInner: boolean;
+  readonly per100: string;
+  readonly perPortion: string;
+}
+
+/** mg of sodium in a gram of salt. */
+const SODIUM_MG = 1000 / 2.5;
+/** Less than this in 100 g of something that is not always named is left out, g. */
+const WORTH_A_LINE = 0.05;
+
+const toNearest = (value: number, step: number) => Math.round(value / step) * step;
+
+/** Calories: none below 5, to 5 up to 50, then to 10 (21 CFR 101.9(c)(1)). */
+function usCalories(kcal: number): string {
+  if (kcal < 5) return '0';
+  return String(kcal <= 50 ? toNearest(kcal, 5) : toNearest(kcal, 10));
+}
+
+/** Fats: none below 0.5 g, to half grams below 5 g, then to grams (21 CFR 101.9(c)(2)). */
+function usFat(grams: number): string {
+  if (grams < 0.5) return '0 g';
+  return `${grams < 5 ? toNearest(grams, 0.5) : Math.round(grams)} g`;
+}
+
+/** Carbohydrate, fibre, sugars, sugar alcohol, protein: none below 0.5 g, "less than 1 g" below 1 g, then to grams (21 CFR 101.9(c)(6)-(7)). */
+function usGrams(grams: number): string {
+  if (grams < 0.5) return '0 g';
+  return grams < 1 ? 'less than 1 g' : `${Math.round(grams)} g`;
+}
+
+/** Sodium: none below 5 mg, to 5 mg up to 140 mg, then to 10 mg (21 CFR 101.9(c)(4)). */
+function usSodium(milligrams: number): string {
+  if (milligrams < 5) return '0 mg';
+  return `${milligrams <= 140 ? toNearest(milligrams, 5) : toNearest(milligrams, 10)} mg`;
+}
+
+type Write = (nutrition: Nutrition) => string;
+interface Rule {
+  readonly name: string;
+  readonly isInner?: boolean;
+  readonly write: Write;
+  /** left out where there is hardly any */
+  readonly onlyIf?: (per100: Nutrition) => boolean;
+}
+
+const eu = (field: Exclude<keyof Nutrition, 'energyKj' | 'energyKcal'>): Write => {
+  return (nutrition) => `${labelFigure(field, nutrition[field])} g`;
+};
+
+const RULES: Readonly<Record<LabelSchool, readonly Rule[]>> = {
+  eu: [
+    {
+      name: 'Energy',
+      write: ({ energyKj, energyKcal }) =>
+        `${labelFigure('energyKj', energyKj)} kJ / ${labelFigure('energyKcal', energyKcal)} kcal`,
+    },
+    { name: 'Fat', write: eu('fat') },
+    { name: 'of which saturates', isInner: true, write: eu('saturates') },
+    { name: 'Carbohydrate', write: eu('carbohydrate') },
+    { name: 'of which sugars', isInner: true, write: eu('sugars') },
+    {
+      name: 'of which polyols',
+      isInner: true,
+      write: eu('polyols'),
+      onlyIf: ({ polyols }) => polyols > WORTH_A_LINE,
+    },
+    { name: 'Fibre', write: eu('fibre') },
+    { name: 'Protein', write: eu('protein') },
+    { name: 'Salt', write: eu('salt') },
+  ],
+  us: [
+    { name: 'Calories', write: ({ energyKcal }) => usCalories(energyKcal) },
+    { name: 'Total Fat', write: ({ fat }) => usFat(fat) },
+    { name: 'Saturated Fat', isInner: true, write: ({ saturates }) => usFat(saturates) },
+    { name: 'Sodium', write: ({ salt }) => usSodium(SODIUM_MG * salt) },
+    // There fibre is a part of the carbohydrate.
+    { name: 'Total Carbohydrate', write: ({ carbohydrate, fibre }) => usGrams(carbohydrate + fibre) },
+    { name: 'Dietary Fiber', isInner: true, write: ({ fibre }) => usGrams(fibre) },
+    { name: 'Total Sugars', isInner: true, write: ({ sugars }) => usGrams(sugars) },
+    {
+      name: 'Sugar Alcohol',
+      isInner: true,
+      write: ({ polyols }) => usGrams(polyols),
+      onlyIf: ({ polyols }) => polyols > WORTH_A_LINE,
+    },
+    { name: 'Protein', write: ({ protein }) => usGrams(protein) },
+  ],
+};
+
+/** Nutrition of so many grams. */
+function ofGrams(per100: Nutrition, grams: number): Nutrition {
+  const scaled = Object.entries(per100).map(([field, value]) => [field, (value * grams) / 100]);
+  return Object.fromEntries(scaled) as unknown as Nutrition;
+}
+
+/**
+ * A nutrition panel in the order and rounding of a school of law: Regulation (EU) 1169/2011, annex XV, with the Commission's guidance on tolerances
+ * (2012), or the United States' 21 CFR 101.9. Trans fat, cholesterol, added sugars, vitamins and minerals are not known here and not on it.
+ *
+ * @param per100 unrounded, of 100 g
+ * @param portionG g, above 0
+ */
+export function nutritionPanel(per100: Nutrition, portionG: number, school: LabelSchool): PanelLine[] {
+  const portion = ofGrams(per100, portionG);
+  return RULES[school]
+    .filter(({ onlyIf }) => onlyIf?.(per100) ?? true)
+    .map(({ name, isInner = false, write }) => ({ name, isInner, per100: write(per100), perPortion: write(portion) }));
+}

@@ -1,0 +1,126 @@
+import type { LabelQuery } from '@/formats/label';
+import { SHELF_PLACES } from '@/formats/shelf';
+import { PLACE_WORDS } from '@/kitchen/words/keeping-words';
+import { inlinePlain, inlineRules } from '@/ui/inline-rules';
+import { NumberField } from '@/ui/number-field';
+
+const GRAMS = { least: 1, most: 100_000, unit: 'g', units: { g: 1, kg: 1000 }, example: '200' };
+const PORTION = { least: 1, most: 5000, unit: 'g', units: { g: 1, kg: 1000 }, example: '30' };
+const COUNT = inlineRules([1, 240], '', '24');
+const BOX = 'h-11 min-w-0 rounded-lg border border-rule bg-field px-2';
+const SIZE_WORDS = { jar: 'jar', tub: 'tub', shelf: 'shelf edge' } as const;
+const SCHOOL_WORDS = { eu: 'EU-style', us: 'US-style' } as const;
+
+/** What is asked of a label; each change draws it anew. */
+export function LabelFields({
+  query,
+  onSay: say,
+}: {
+  query: LabelQuery;
+  onSay: (change: Partial<LabelQuery>) => void;
+}) {
+  const choice = <Key extends 'size' | 'school' | 'place'>(
+    label: string,
+    key: Key,
+    options: readonly LabelQuery[Key][],
+    words: Readonly<Record<LabelQuery[Key], string>>,
+  ) => (
+    <label className="grid grid-cols-[minmax(0,1fr)_170px] items-center gap-2">
+      {label}
+      <select
+        className={BOX}
+        value={query[key]}
+        onChange={(event) => {
+          const chosen = options.find((each) => each === event.target.value);
+          if (chosen) say({ [key]: chosen });
+        }}
+      >
+        {options.map((each) => (
+          <option key={each} value={each}>
+            {words[each]}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+  return (
+    <>
+      {choice('Size', 'size', ['jar', 'tub', 'shelf'], SIZE_WORDS)}
+      {choice('Figures as', 'school', ['eu', 'us'], SCHOOL_WORDS)}
+      {choice('Keep', 'place', SHELF_PLACES, PLACE_WORDS)}
+      <Row label="In one of them">
+        <NumberField
+          label="Net weight"
+          value={query.netG}
+          optional
+          rules={GRAMS}
+          write={inlinePlain}
+          placeholder="–"
+          onValue={(netG) => say({ netG })}
+        />
+      </Row>
+      <Row label="A portion">
+        <NumberField
+          label="Portion"
+          value={query.portionG}
+          rules={PORTION}
+          write={inlinePlain}
+          placeholder="30"
+          onValue={(portionG) => say({ portionG })}
+        />
+      </Row>
+      <Row label="How many">
+        <NumberField
+          label="How many"
+          value={query.count}
+          rules={COUNT}
+          write={inlinePlain}
+          placeholder="1"
+          onValue={(count) => say({ count: Math.round(count ?? 1) })}
+        />
+      </Row>
+      <label className="grid grid-cols-[minmax(0,1fr)_170px] items-center gap-2">
+        Use by, as you set it
+        <input
+          type="date"
+          className={BOX}
+          value={query.useBy ?? ''}
+          onChange={(event) => say({ useBy: event.target.value || undefined })}
+        />
+      </label>
+      <Tick
+        label="Nutrition on it"
+        isOn={query.nutrition === 'yes'}
+        onTick={(is) => say({ nutrition: is ? 'yes' : 'no' })}
+      />
+      <Tick
+        label="QR code to this batch"
+        isOn={query.code === 'yes'}
+        onTick={(is) => say({ code: is ? 'yes' : 'no' })}
+      />
+    </>
+  );
+}
+
+function Row({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)_170px] items-center gap-2">
+      <span>{label}</span>
+      {children}
+    </div>
+  );
+}
+
+function Tick({ label, isOn, onTick }: { label: string; isOn: boolean; onTick: (isOn: boolean) => void }) {
+  return (
+    <label className="flex min-h-11 items-center gap-3">
+      <input
+        type="checkbox"
+        className="size-5 accent-enamel"
+        checked={isOn}
+        onChange={(event) => onTick(event.target.checked)}
+      />
+      {label}
+    </label>
+  );
+}

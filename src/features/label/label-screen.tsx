@@ -1,0 +1,113 @@
+'use client';
+
+import { Printer } from 'lucide-react';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useTransition } from 'react';
+import { LABEL_SIZES, type LabelQuery } from '@/formats/label';
+import { batchNumber } from '@/ui/batch-number';
+import { Button } from '@/ui/button';
+import { TopBar } from '@/ui/top-bar';
+import type { Code } from './code';
+import { LabelFields } from './label-fields';
+import { FaceMarks, LabelSheets } from './label-sheet';
+import type { Face } from './layout';
+
+/** What stands in the address for a label. */
+const addressOf = (query: LabelQuery) =>
+  new URLSearchParams(
+    Object.entries(query).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]])),
+  ).toString();
+
+/** Labels of a batch: what is asked on the left, the sheet as it prints on the right. */
+export function LabelScreen({
+  batch,
+  query,
+  faces,
+  code,
+  address,
+  fault,
+}: {
+  batch: { readonly id: string; readonly number: number; readonly name: string; readonly madeMs: number };
+  query: LabelQuery;
+  faces: readonly Face[];
+  code: Code | undefined;
+  /** what the code leads to */
+  address: string;
+  fault: string | undefined;
+}) {
+  const router = useRouter();
+  const [isPending, start] = useTransition();
+  const say = (change: Partial<LabelQuery>) => {
+    start(() => router.replace(`/batches/${batch.id}/label?${addressOf({ ...query, ...change })}`, { scroll: false }));
+  };
+  const size = LABEL_SIZES[query.size];
+  return (
+    <div className="flex min-h-screen flex-col" aria-busy={isPending}>
+      <div className="no-print">
+        <TopBar
+          title={
+            <span className="min-w-0 truncate px-2 text-[1.05rem]">
+              {batch.name} <span className="text-[#a9b6ba]">· labels of batch {batchNumber(batch.number)}</span>
+            </span>
+          }
+        />
+      </div>
+      <main className="grid flex-1 grid-cols-1 gap-6 px-6 py-5 md:grid-cols-[330px_minmax(0,1fr)] print:block print:p-0">
+        <section aria-label="What the label says" className="no-print grid content-start gap-2">
+          <h1 className="text-[1.6rem]">Labels</h1>
+          <LabelFields query={query} onSay={say} />
+          <div className="mt-2 flex flex-wrap gap-2">
+            <Button look="primary" disabled={faces.length === 0} onClick={() => window.print()}>
+              <Printer size={17} aria-hidden="true" /> Print
+            </Button>
+            <a
+              href={`/api/batches/${batch.id}/label?${addressOf(query)}`}
+              className="inline-flex min-h-11 items-center rounded-lg border border-rule bg-sheet px-4 font-medium hover:border-mute"
+            >
+              PDF
+            </a>
+            <Link
+              href={`/batches/${batch.id}/record`}
+              className="inline-flex min-h-11 items-center rounded-lg px-4 font-medium text-mute hover:text-ink"
+            >
+              Back to the batch
+            </Link>
+          </div>
+          <p className="text-[13.5px] text-mute">
+            Figures are calculated from typical compositions, not analysed. Your local food law decides what a label
+            must say and whether these words do.
+          </p>
+          {query.code === 'yes' && <p className="text-[13.5px] break-words text-mute">The code leads to {address}.</p>}
+        </section>
+        <section aria-label="As it prints" className="min-w-0">
+          {fault && (
+            <p role="alert" className="no-print mb-3 rounded-lg bg-off-wash px-3 py-2 text-off">
+              {fault}
+            </p>
+          )}
+          {faces.length > 1 && (
+            <p role="status" className="no-print mb-3 text-mute">
+              What it must say takes {faces.length} labels of this size: they print one after the other.
+            </p>
+          )}
+          <div className="no-print mb-4 flex flex-wrap gap-3">
+            {faces.map((face, i) => (
+              <svg
+                // biome-ignore lint/suspicious/noArrayIndexKey: labels in their order
+                key={i}
+                viewBox={`0 0 ${size.widthMm} ${size.heightMm}`}
+                className="w-full max-w-[520px] rounded border border-rule bg-white"
+                role="img"
+                aria-label={`Label ${i + 1} of ${faces.length}`}
+              >
+                <FaceMarks face={face} code={code} />
+              </svg>
+            ))}
+          </div>
+          <LabelSheets size={query.size} faces={faces} count={query.count} code={code} />
+        </section>
+      </main>
+    </div>
+  );
+}

@@ -1,0 +1,196 @@
+import jsqrModule from 'jsqr';
+import { describe, expect, it } from 'vitest';
+import { codeOf } from '@/features/label/code';
+import { labelBlocks } from '@/features/label/label-blocks';
+import { labelPdf } from '@/features/label/label-pdf';
+import { type Face, layOut, TooMuchError } from '@/features/label/layout';
+import { measureText } from '@/features/label/measure-text';
+import { readFormula } from '@/formats/formula-file';
+import { LABEL_SIZES, type LabelQuery, labelQuerySchema } from '@/formats/label';
+import { cookedBatch } from '@/kitchen/cook/cook-batch';
+import { freezeBatch } from '@/kitchen/cook/freeze';
+import { labelContent } from '@/kitchen/label/label-content';
+import { allergenRuns, asksForPercent } from '@/kitchen/label/statement';
+import { fileOf, larder } from '../support/kitchen';
+import { readPdf } from '../support/read-pdf';
+
+// The package is CommonJS with its function as `default`, whichever way it is loaded.
+const jsqr = 'default' in jsqrModule ? (jsqrModule.default as typeof jsqrModule) : jsqrModule;
+
+const STOVE = {
+  stove: { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 },
+  kitchenC: 20,
+} as const;
+
+const file = readFormula({
+  ...fileOf([
+    ['cream-35', 240],
+    ['dark-couverture-60', 200],
+    ['rum-40', 60],
+    ['glucose-syrup-de42', 30],
+  ]),
+  name: 'Weir rum and chocolate sauce',
+});
+
+/** The label of that sauce. */
+function contentOf(asked: Partial<LabelQuery> = {}, named = file) {
+  const query = labelQuerySchema.parse(asked);
+  const frozen = freezeBatch(named, larder, { times: 1, ...STOVE });
+  if (!frozen) throw new Error('it can be frozen');
+  const head = { name: named.name, number: 7 };
+  const content = labelContent(head, frozen, cookedBatch(frozen), '2026-11-24', query);
+  if (!content) throw new Error('something is in it');
+  return { query, content };
+}
+
+function facesOf(asked: Partial<LabelQuery> = {}, named = file): readonly Face[] {
+  const { query, content } = contentOf(asked, named);
+  return layOut(content.name, labelBlocks(content, query), LABEL_SIZES[query.size], query.code === 'yes', measureText);
+}
+const textOf = (face: Face) => face.flatMap((mark) => (mark.kind === 'text' ? [mark.text] : [])).join(' ');
+const runsText = (runs: readonly { text: string }[]) => runs.map(({ text }) => text).join('');
+
+describe('what is listed', () => {
+  it('by weight, compounds in brackets, allergens in bold, shares where the name asks for them', () => {
+    const { content } = contentOf();
+    const text = runsText(content.ingredients);
+    expect(text).toMatch(
+      /^whipping cream, dark couverture \[cocoa mass, sugar, cocoa butter, emulsifier: lecithins \(soya\)\]/,
+    );
+    // 60 g of rum in 530 g that nothing boiled off of.
+    expect(text).toMatch(/rum \d+ %/);
+    const bold = content.ingredients.filter(({ isBold }) => isBold).map(({ text: word }) => word);
+    expect(bold).toEqual(['cream', 'soya']);
+    expect(content.alcoholPercentVol).toBeGreaterThan(1.2);
+  });
+
+  it('an allergen that no word names stands in brackets', () => {
+    const runs = allergenRuns({ name: 'Praline 50 %', madeOf: '', allergens: ['nuts (hazelnut)', 'milk'] });
+    expect(runsText(runs.name)).toBe('praline (hazelnut, milk)');
+    const named = allergenRuns({ name: 'Hazelnuts, roasted', madeOf: '', allergens: ['nuts (hazelnut)'] });
+    expect([runsText(named.name), named.name.some(({ isBold }) => isBold)]).toEqual(['hazelnuts', true]);
+  });
+
+  it.each([
+    ['Rum sauce', 'Rum 40 %', true],
+    ['Hazelnut truffle', 'Hazelnuts, roasted', true],
+    ['Fudge sauce, no added sugar', 'Sugar', false],
+    ['Sauce without milk', 'Milk, whole', false],
+    ['Dark sauce', 'Dark couverture 60 %', false],
+  ])('%s and %s', (product, name, asks) => {
+    expect(asksForPercent(product, { name })).toBe(asks);
+  });
+});
+
+describe('the label laid out', () => {
+  it('keeps every mark inside its size, title on each, code on the first', () => {
+    for (const size of ['jar', 'tub', 'shelf'] as const) {
+      const { widthMm, heightMm } = LABEL_SIZES[size];
+      const faces = facesOf({ size, netG: 200 });
+      for (const [i, face] of faces.entries()) {
+        expect(textOf(face)).toContain('Weir rum and chocolate sauce');
+        expect(face.filter(({ kind }) => kind === 'code')).toHaveLength(i === 0 ? 1 : 0);
+        for (const mark of face) {
+          const right = mark.x + (mark.kind === 'code' ? mark.sideMm : mark.widthMm);
+          expect(right).toBeLessThanOrEqual(widthMm - 2);
+          expect(mark.y).toBeLessThanOrEqual(heightMm - 2);
+          expect(Math.min(mark.x, mark.y)).toBeGreaterThan(2);
+        }
+      }
+    }
+  });
+
+  it('never writes over itself or its code', () => {
+    for (const face of facesOf({ size: 'jar' })) {
+      const boxes = face.flatMap((mark) => {
+        if (mark.kind === 'rule') return [];
+        if (mark.kind === 'code')
+          return [{ left: mark.x, right: mark.x + mark.sideMm, top: mark.y, low: mark.y + mark.sideMm }];
+        return [{ left: mark.x, right: mark.x + mark.widthMm, top: mark.y - 0.7 * mark.letterMm, low: mark.y }];
+      });
+      for (const [i, a] of boxes.entries()) {
+        for (const b of boxes.slice(i + 1)) {
+          const apart = a.right <= b.left + 0.05 || b.right <= a.left + 0.05 || a.low <= b.top || b.low <= a.top;
+          expect(apart, JSON.stringify([a, b])).toBe(true);
+        }
+      }
+    }
+  });
+
+  it('says all of it, whatever it takes: eighty names flow on, more than three labels are refused', () => {
+    const own = Object.fromEntries(
+      Array.from({ length: 56 }, (_, i) => [
+        `own-${i}`,
+        { name: `Berry of valley ${i}`, components: { water: 80, sucrose: 20 }, allergens: [], madeOf: `juice ${i}` },
+      ]),
+    );
+    const many = readFormula({
+      ...file,
+      ingredients: own,
+      lines: [...file.lines, ...Object.keys(own).map((ingredient) => ({ ingredient, grams: 5 }))],
+    });
+    const faces = facesOf({ size: 'tub' }, many);
+    expect(faces.length).toBeGreaterThan(1);
+    const all = faces.map(textOf).join(' ');
+    for (let i = 0; i < 56; i++) expect(all).toContain(`valley ${i}`);
+    expect(() => facesOf({ size: 'jar' }, many)).toThrow(TooMuchError);
+  });
+
+  it('takes a name of two hundred letters without a blank', () => {
+    const long = readFormula({ ...file, name: 'Ö'.repeat(60) });
+    const faces = facesOf({ size: 'tub', nutrition: 'no' }, long);
+    const letters = (faces[0] ?? []).flatMap((mark) => (mark.kind === 'text' ? [mark.text] : [])).join('');
+    expect(letters.match(/Ö/g)).toHaveLength(60);
+  });
+});
+
+describe('the label as a PDF', () => {
+  it('says in real millimetres what the page shows', async () => {
+    const faces = facesOf({ size: 'tub', netG: 200, useBy: '2026-12-24' });
+    const pdf = await readPdf(
+      await labelPdf(file.name, 'tub', faces, 1, codeOf('http://127.0.0.1:4300/batches/x/record')),
+    );
+    expect(pdf.pages).toBe(1);
+    const text = pdf.texts.map((each) => each.text).join(' ');
+    for (const word of [
+      'Ingredients:',
+      'whipping',
+      'soya',
+      '200 g',
+      'use by 24 Dec 2026',
+      'batch 0007',
+      'Energy',
+      'Alcohol',
+    ]) {
+      expect(text).toContain(word);
+    }
+    // Two columns of 99 mm in the middle of 210 mm: the first label begins at 6 mm, its letters at its margin.
+    const first = faces[0]?.find(({ kind }) => kind === 'text');
+    const drawn = pdf.texts[0];
+    expect(drawn?.x).toBeCloseTo(6 + (first?.x ?? 0), 0);
+    expect(drawn?.y).toBeCloseTo((297 - 4 * 67.7) / 2 + (first?.y ?? 0), 0);
+    if (first?.kind === 'text') expect(drawn?.widthMm).toBeCloseTo(first.widthMm, 0);
+    // No line is broken a second time: letters stand on the lines they were laid on, and on no other.
+    const lines = (ys: readonly number[]) => new Set(ys.map((y) => Math.round(2 * y) / 2)).size;
+    const laid = faces.flat().flatMap((mark) => (mark.kind === 'text' ? [mark.y] : []));
+    expect(lines(pdf.texts.map(({ y }) => y - (297 - 4 * 67.7) / 2))).toBeLessThanOrEqual(lines(laid) + 1);
+  });
+
+  it('its code leads to the batch', () => {
+    const address = 'http://192.168.1.20:4300/batches/b6f01943-c65a-4b7a-88b7-2a2770a1a7fc/record';
+    const { side, path } = codeOf(address);
+    const scale = 4;
+    const clear = 4;
+    const pixels = (side + 2 * clear) * scale;
+    const picture = new Uint8ClampedArray(pixels * pixels * 4).fill(255);
+    for (const [, column, row] of path.matchAll(/M(\d+) (\d+)h1v1h-1z/g)) {
+      for (let y = 0; y < scale; y++) {
+        for (let x = 0; x < scale; x++) {
+          const at = 4 * (((Number(row) + clear) * scale + y) * pixels + (Number(column) + clear) * scale + x);
+          picture.fill(0, at, at + 3);
+        }
+      }
+    }
+    expect(jsqr(picture, pixels, pixels)?.data).toBe(address);
+  });
+});
