@@ -1,7 +1,13 @@
 import Link from 'next/link';
 
 /** The steps of the work on one formula that are there to go to; a brief without a formula has no bench yet. */
-export function Steps({ at, id }: { at: 'brief' | 'balance' | 'method' | 'cook' | 'record'; id: string | undefined }) {
+export function Steps({
+  at,
+  id,
+}: {
+  at: 'brief' | 'balance' | 'method' | 'cook' | 'record' | 'serve';
+  id: string | undefined;
+}) {
   if (id === undefined) return null;
   const step = (name: string, here: boolean, href: string) => (
     <Link
@@ -19,6 +25,7 @@ export function Steps({ at, id }: { at: 'brief' | 'balance' | 'method' | 'cook' 
       {step('Method', at === 'method', `/formulas/${id}/method`)}
       {step('Cook', at === 'cook', `/formulas/${id}/cook`)}
       {step('Record', at === 'record', `/formulas/${id}/record`)}
+      {step('Serve', at === 'serve', `/formulas/${id}/serve`)}
     </nav>
   );
 }

@@ -40,9 +40,9 @@ export interface Plate {
   readonly drawnMm: number;
 }
 
-/** A line stands half as high as it is wide, a dot a quarter (J). */
+/** A line stands half as high as it is wide; a drop is half a ball (J). */
 const LINE_HEIGHT = 0.5;
-const DOT_HEIGHT = 0.25;
+const DOT_HEIGHT = 0.5;
 /** Part of the flat that a pool takes; a mirror takes nearly all (J). */
 const POOL_PART = 0.6;
 const MIRROR_PART = 0.96;
@@ -143,7 +143,7 @@ const ON_A_POOL: ReadonlySet<PlatePattern> = new Set(['pool', 'mirror', 'star', 
  *
  * @param plate 4 to 60 cm of flat
  * @param seed of the pattern that wanders
- * @returns mL; areas and volumes by closed forms: discs, half-oval lines, flattened half balls
+ * @returns mL; areas and volumes by closed forms: discs, half-oval lines, half balls
  */
 export function plateGuide(pattern: PlatePattern, plate: Plate, seed = 1): PlateGuide {
   const { flatCm, isSquare, depthMm, drawnMm } = plate;

@@ -3,7 +3,7 @@
 import { Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useTransition } from 'react';
+import { useState, useTransition } from 'react';
 import { LABEL_SIZES, type LabelQuery } from '@/formats/label';
 import { batchNumber } from '@/ui/batch-number';
 import { Button } from '@/ui/button';
@@ -38,8 +38,12 @@ export function LabelScreen({
 }) {
   const router = useRouter();
   const [isPending, start] = useTransition();
+  // What was asked last, while the page that answers it is on its way.
+  const [asked, setAsked] = useState(query);
   const say = (change: Partial<LabelQuery>) => {
-    start(() => router.replace(`/batches/${batch.id}/label?${addressOf({ ...query, ...change })}`, { scroll: false }));
+    const next = { ...asked, ...change };
+    setAsked(next);
+    start(() => router.replace(`/batches/${batch.id}/label?${addressOf(next)}`, { scroll: false }));
   };
   const size = LABEL_SIZES[query.size];
   return (
@@ -56,13 +60,13 @@ export function LabelScreen({
       <main className="grid flex-1 grid-cols-1 gap-6 px-6 py-5 md:grid-cols-[330px_minmax(0,1fr)] print:block print:p-0">
         <section aria-label="What the label says" className="no-print grid content-start gap-2">
           <h1 className="text-[1.6rem]">Labels</h1>
-          <LabelFields query={query} onSay={say} />
+          <LabelFields query={asked} onSay={say} />
           <div className="mt-2 flex flex-wrap gap-2">
             <Button look="primary" disabled={faces.length === 0} onClick={() => window.print()}>
               <Printer size={17} aria-hidden="true" /> Print
             </Button>
             <a
-              href={`/api/batches/${batch.id}/label?${addressOf(query)}`}
+              href={`/api/batches/${batch.id}/label?${addressOf(asked)}`}
               className="inline-flex min-h-11 items-center rounded-lg border border-rule bg-sheet px-4 font-medium hover:border-mute"
             >
               PDF

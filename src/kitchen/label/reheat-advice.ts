@@ -5,7 +5,7 @@ import type { CookedBatch } from '../cook/cook-batch';
 import { reheatingSplash } from '../method/reheating';
 
 /** How cold it is where it stands, °C. */
-export const PLACE_C: Readonly<Record<ShelfPlace, number>> = { fridge: 4, freezer: -18, coolRoom: 14, kitchen: 20 };
+const PLACE_C: Readonly<Record<ShelfPlace, number>> = { fridge: 4, freezer: -18, coolRoom: 14, kitchen: 20 };
 
 /** A jar of so many grams warmed again. */
 export interface ReheatAdvice {
@@ -36,7 +36,11 @@ function shareOf(pan: PanState, grams: number): PanState {
  *
  * @returns nothing where the pan has no end that is known
  */
-export function reheatAdvice(cooked: CookedBatch, grams: number, place: ShelfPlace): ReheatAdvice | undefined {
+export function reheatAdvice(
+  cooked: Pick<CookedBatch, 'formula' | 'method'>,
+  grams: number,
+  place: ShelfPlace,
+): ReheatAdvice | undefined {
   const { followed, pourC, kitchen } = cooked.method;
   const end = followed.at(-1)?.end;
   if (!end || !(massG(end) > 0) || !(grams > 0)) return undefined;

@@ -1,4 +1,5 @@
 import { balance } from '@/core/balance/balance';
+import { withGrams } from '@/core/balance/result';
 import type { Formula } from '@/core/formula/formula';
 import { usualHistory } from '@/core/matter/process';
 import { predictFormula } from '@/core/predict/predict-formula';
@@ -28,6 +29,33 @@ const flowOf = (formula: Formula, temperatureC: number): Flow | undefined => {
   return prediction && flowAt(prediction.batch, temperatureC, usualHistory(temperatureC));
 };
 
+/** Weight is no gate: a row is taken down or up first, so that lighter and heavier ways to the same flow are found. */
+const FIRST_SHIFTS = [0.5, 1.8] as const;
+
+/** The second sauce as it is, and with each of its free rows shifted, as heavy in all as before. */
+function candidates(formula: Formula): readonly Formula[] {
+  const total = formula.lines.reduce((sum, { grams }) => sum + grams, 0);
+  const shifted = formula.lines.flatMap(({ locked, grams }, row) =>
+    locked || !(grams > 0)
+      ? []
+      : FIRST_SHIFTS.map((times) => {
+          const moved = formula.lines.map((line, i) => (i === row ? times * line.grams : line.grams));
+          const sum = moved.reduce((all, each) => all + each, 0);
+          return withGrams(
+            formula,
+            moved.map((each) => (each * total) / sum),
+          );
+        }),
+  );
+  return [formula, ...shifted];
+}
+
+/** How far grams lie from a formula's own, as a share of its weight. */
+function movedBy({ lines }: Formula, grams: readonly number[]): number {
+  const total = lines.reduce((sum, line) => sum + line.grams, 0);
+  return lines.reduce((sum, line, i) => sum + Math.abs((grams[i] ?? 0) - line.grams), 0) / total;
+}
+
 /**
  * Balances a second sauce to the first's flow at the plate's temperature: its own gates are left aside, its rows move as little as they may.
  *
@@ -52,10 +80,12 @@ export function drawWith(first: Formula, second: Formula, temperatureC = PLATE_C
       { moment: moment.name, quantity: 'yieldStressPa', high: 0.9 * DRAWING.mostYieldPa },
     ],
   };
-  const { grams } = balance(wanted, { explain: false, starts: 4 });
-  const after = { ...second, lines: second.lines.map((line, i) => ({ ...line, grams: grams[i] ?? line.grams })) };
-  const flow = flowOf(after, temperatureC);
-  if (!flow) return { asItIs, balanced: undefined };
-  const match = drawingMatch(one, flow);
-  return { asItIs, balanced: match.holds ? { match, grams, flow } : undefined };
+  const found = candidates(wanted).flatMap((from) => {
+    const { grams } = balance(from, { explain: false, starts: 1 });
+    const flow = flowOf(withGrams(second, grams), temperatureC);
+    const match = flow && drawingMatch(one, flow);
+    return flow && match?.holds ? [{ match, grams, flow, moved: movedBy(second, grams) }] : [];
+  });
+  const [nearest] = found.toSorted((a, b) => a.moved - b.moved);
+  return { asItIs, balanced: nearest };
 }

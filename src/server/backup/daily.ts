@@ -39,7 +39,7 @@ export async function forgetLongDeleted(folder: string, { db }: OpenDatabase, no
 }
 
 /** Forgets photos that were taken out of the book, here and among the backups. */
-export async function forgetPhotos(folder: string, { db }: OpenDatabase, now: Date): Promise<void> {
+async function forgetPhotos(folder: string, { db }: OpenDatabase, now: Date): Promise<void> {
   const shown = await shownPhotos(db);
   const before = new Date(now.getTime() - PHOTOS_KEPT_DAYS * DAY_MS);
   for (const each of [folder, backupsFolder(folder)]) dropPhotos(each, shown, before);

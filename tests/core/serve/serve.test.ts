@@ -10,6 +10,7 @@ import { moreOf, spiceHeat, tiresAt } from '@/core/serve/eating';
 import { framedSlab, overrun, rolledPieces, shellFill } from '@/core/serve/finishing';
 import { fillJars, fillWindow, jarRadiusM } from '@/core/serve/jars';
 import { lengthOf, PLATE_PATTERNS, plateGuide } from '@/core/serve/plate-guides';
+import { pourWindow } from '@/core/serve/pour-window';
 import { drawingMatch } from '@/core/serve/second-sauce';
 import { ballRadiusM, HANDS, softAt, staysFirmHours } from '@/core/serve/staying-firm';
 import { COOLING_PLACES } from '@/core/set/cooling';
@@ -85,8 +86,8 @@ describe('guides of a plate', () => {
     expect(plateGuide('mirror', { ...plate, isSquare: true }).pouredMl).toBeCloseTo(19.2 ** 2 * 0.2, 6);
     // 16 cm of line, 4 mm wide and 2 mm high: half an oval.
     expect(plateGuide('line', plate).drawnMl).toBeCloseTo((Math.PI / 4) * 0.4 * 0.2 * 16, 6);
-    // Six dots of 4 mm, a millimetre high.
-    expect(plateGuide('hearts', plate).drawnMl).toBeCloseTo((6 * Math.PI * 0.4 ** 2 * 0.1) / 6, 6);
+    // Six drops of 4 mm: half balls of pi d³/12.
+    expect(plateGuide('hearts', plate).drawnMl).toBeCloseTo((6 * Math.PI * 0.4 ** 3) / 12, 6);
   });
 
   it('a spiral is as long as the integral says', () => {
@@ -117,6 +118,18 @@ describe('guides of a plate', () => {
       const wide = plateGuide(pattern, { ...plate, flatCm: 40 });
       expect(wide.pouredMl / plateGuide(pattern, plate).pouredMl).toBeCloseTo(4, 9);
     }
+  });
+});
+
+describe('the window of a pour', () => {
+  it('holds its own temperature, within x/÷ 1.6 at both edges and not beyond', () => {
+    const { leastC, mostC } = pourWindow(firmer, 45);
+    expect(leastC).toBeLessThan(45);
+    expect(mostC).toBeGreaterThan(45);
+    const at = (t: number) => stateAt(firmer, t, [[0.3, t]]).flow.apparentViscosityPaS;
+    expect(at(leastC) / at(45)).toBeLessThanOrEqual(1.6);
+    expect(at(leastC - 0.5) / at(45)).toBeGreaterThan(1.6);
+    expect(at(mostC) / at(45)).toBeGreaterThanOrEqual(1 / 1.6);
   });
 });
 
