@@ -22,6 +22,7 @@ try {
     'start',
     'devices',
     'book',
+    'serve',
     'load',
   ].map((name) => {
     const outfile = path.join(folder, `${name}.mjs`);

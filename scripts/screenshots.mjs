@@ -10,7 +10,6 @@ import { freePort } from './run/port.mjs';
 import { inProject, stop } from './run/project.mjs';
 
 const DESK = { width: 1280, height: 800 };
-const UPRIGHT = { width: 768, height: 1024 };
 
 /** Opens the Balance screen of a demo formula. */
 const open = (name) => async (page) => {
@@ -94,6 +93,33 @@ const PICTURES = [
   },
   { file: 'shelf', size: DESK, go: (page) => page.goto('/shelf') },
   {
+    file: 'serve',
+    size: DESK,
+    go: async (page) => {
+      await open('Sluice water sauce')(page);
+      await page.getByRole('link', { name: 'Serve', exact: true }).click();
+      await page.getByLabel('What is drawn').selectOption('star');
+      await page.getByLabel('Lines and dots').fill('4');
+      await page.getByLabel('A second sauce to draw with').selectOption({ label: 'Heron feather, whipped' });
+      await page.getByTestId('second-sauce').waitFor();
+    },
+  },
+  {
+    file: 'label',
+    size: DESK,
+    go: async (page) => {
+      await page.goto('/book');
+      await page
+        .getByRole('link', { name: /gloss|rosette/ })
+        .first()
+        .click();
+      await page.getByRole('link', { name: 'Labels' }).click();
+      await page.getByLabel('Size').selectOption('tub');
+      await page.waitForURL(/size=tub/);
+      await page.getByRole('img', { name: 'Label 1 of 1' }).waitFor();
+    },
+  },
+  {
     file: 'map',
     size: DESK,
     go: async (page) => {
@@ -112,15 +138,6 @@ const PICTURES = [
     },
   },
   {
-    file: 'night',
-    size: DESK,
-    go: async (page) => {
-      await open('Lantern mirror, dark')(page);
-      await page.getByRole('button', { name: 'Dark Pour: rooms and light' }).click();
-      await page.getByRole('menuitem', { name: 'Night theme' }).click();
-    },
-  },
-  {
     file: 'bench-card',
     size: { width: 900, height: 1040 },
     go: async (page) => {
@@ -131,7 +148,6 @@ const PICTURES = [
   },
   { file: 'larder', size: DESK, go: (page) => page.goto('/larder') },
   { file: 'numbers', size: DESK, go: (page) => page.goto('/numbers') },
-  { file: 'balance-upright', size: UPRIGHT, go: open('Snowmelt mirror') },
 ];
 
 ensureInstalled();

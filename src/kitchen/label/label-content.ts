@@ -28,6 +28,8 @@ export interface LabelContent {
   readonly reheat: ReturnType<typeof reheatAdvice>;
 }
 
+/** g that are warmed again where nobody says how much is in one (J). */
+const USUAL_NET_G = 200;
 /** % vol above which alcohol is named (Regulation (EU) 1169/2011, article 9). */
 const ALCOHOL_NAMED = 1.2;
 /** Share of added polyols above which their effect is named (annex III). */
@@ -70,6 +72,6 @@ export function labelContent(
     netG: query.netG,
     batchNumber: head.number,
     madeOn,
-    reheat: reheatAdvice(cooked, query.netG ?? finishedG, query.place),
+    reheat: reheatAdvice(cooked, query.netG ?? Math.min(finishedG, USUAL_NET_G), query.place),
   };
 }

@@ -40,11 +40,12 @@ function emphasised(text: string, meant: ReadonlySet<string>): Run[] {
   });
 }
 
-/** A name as a list has it: without kinds after a comma, and without the strength that tells packs apart. */
+/** A name as a list has it: without kinds after a comma, and without the strength that tells packs apart (per cent, dextrose equivalents). */
 const listedName = (name: string) =>
   name
     .replace(/,.*$/, '')
     .replace(/\s*\(?\d+(?:[.,]\d+)?(?:\s*[-–]\s*\d+)?\s*%.*$/, '')
+    .replace(/\s+DE\s?\d+.*$/, '')
     .toLowerCase();
 
 /**
