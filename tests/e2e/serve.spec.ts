@@ -48,6 +48,7 @@ test('hearts on a plate, drawn with a second sauce that is balanced to the first
   await expect(plate.getByTestId('second-sauce')).toContainText(/lines (hold|stay)/);
   await expect(plate.getByTestId('second-sauce')).toContainText('White couverture');
   await expect(plate.getByTestId('reheat')).toContainText('stirred after each');
+  await expect(plate.getByRole('row', { name: /Pool a plate/ })).toContainText('in the batch');
   for (const pattern of ['mirror', 'swirl', 'ring of dots', 'line', 'drawn star', 'random swirl', 'pool']) {
     await plate.getByLabel('What is drawn').selectOption({ label: pattern });
     await expect(plate.getByRole('img', { name: new RegExp(pattern) })).toBeVisible();

@@ -8,6 +8,7 @@ import { Amount, AskedAnswered, Choice, Fact } from './asked';
 import { PlateDrawing } from './plate-drawing';
 import { Reheat } from './reheat';
 import { SecondSauce, useSecondSauce } from './second-sauce';
+import { ServingAmounts } from './serving-amounts';
 import type { Serving } from './use-serving';
 
 const PATTERN_WORDS: Readonly<Record<PlatePattern, string>> = {
@@ -134,6 +135,7 @@ export function PlateView({ id, serving }: { id: string; serving: Serving }) {
             </p>
           )}
           <Reheat serving={serving} />
+          <ServingAmounts serving={serving} />
           <p className="mt-3 text-[13.5px] text-mute">
             Contains {listed([...serving.contents.contains]) || 'no declared allergen'}. {CAUTION_WORDS.reheat}{' '}
             {CAUTION_WORDS.code}
