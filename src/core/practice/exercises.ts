@@ -1,0 +1,173 @@
+import { usualHistory } from '../matter/process';
+import { nth } from '../nth';
+import { stateAt } from '../predict/state';
+import { seededNumbers } from '../random';
+import { type PourWindow, pourWindow } from '../serve/pour-window';
+import { type Cause, type HiddenPan, hiddenPan, type PracticeBase, STILL_DISTURBANCE } from './hidden-pan';
+
+/** What is practised. */
+export const EXERCISE_KINDS = ['tomorrow', 'mend', 'when', 'which', 'why', 'spoon'] as const;
+export type ExerciseKind = (typeof EXERCISE_KINDS)[number];
+
+/** Steps of firmness a call is made in, Pa: a factor of ten lies between neighbours, as between things everybody knows. */
+export const FIRMNESS_PA = [2, 10, 100, 1_000, 10_000, 100_000] as const;
+/** How a spoonful was filled, with what went in for what was meant. */
+export const FILLINGS = { loose: 0.8, level: 1, heaped: 1.3 } as const;
+export type Filling = keyof typeof FILLINGS;
+/** What it does to the flow. */
+export const FLOW_CALLS = ['thinner', 'same', 'thicker'] as const;
+export type FlowCall = (typeof FLOW_CALLS)[number];
+
+/** An exercise as it was drawn: what is asked, and what only the judge knows. */
+export type Exercise = { readonly seed: number } & (
+  | { readonly kind: 'tomorrow'; readonly pan: HiddenPan; readonly atC: number; readonly truthPa: number }
+  | {
+      readonly kind: 'mend';
+      readonly pan: HiddenPan;
+      readonly atC: number;
+      /** resistance it should have there, Pa */
+      readonly low: number;
+      readonly high: number;
+      /** places of the rows that may go in */
+      readonly choices: readonly number[];
+    }
+  | { readonly kind: 'when'; readonly pan: HiddenPan; readonly fromC: number; readonly window: PourWindow }
+  | {
+      readonly kind: 'which';
+      readonly pans: readonly [HiddenPan, HiddenPan];
+      readonly atC: number;
+      /** the row of which one has more */
+      readonly row: number;
+      readonly answer: 0 | 1;
+    }
+  | { readonly kind: 'why'; readonly pan: HiddenPan; readonly atC: number; readonly answer: Cause }
+  | {
+      readonly kind: 'spoon';
+      readonly pan: HiddenPan;
+      readonly atC: number;
+      readonly row: number;
+      readonly filling: Filling;
+      readonly answer: FlowCall;
+      /** viscosity over what was meant */
+      readonly times: number;
+    }
+);
+
+/** A pan is drawn anew until what is asked can be told from what is shown; so often at most. */
+const MOST_DRAWS = 60;
+/** A truth lies no nearer to the middle between two steps than this, ln (J). */
+const CLEAR_OF_BETWEEN = 0.55;
+/** ln by which a pan that is to be mended is off at least, and two that are compared differ. */
+const CLEARLY_OFF = Math.log(1.7);
+const CLEARLY_OTHER = Math.log(1.6);
+/** A flow within this is the same; beyond the second it is another (J). */
+const SAME_FLOW = Math.log(1.12);
+const OTHER_FLOW = Math.log(1.35);
+/** The gate that is mended into, either way of what the formula should pour like. */
+const GATE = 1.35;
+const HOTTER_C = 22;
+
+const resistanceAt = (pan: Pick<HiddenPan, 'batch'>, temperatureC: number) =>
+  stateAt(pan.batch, temperatureC, usualHistory(temperatureC)).flow.resistancePa;
+
+/** What a base pours like when nothing is disturbed, Pa. */
+const asMeant = (base: PracticeBase) =>
+  resistanceAt(hiddenPan(base, 1, { cups: 0, boiledOff: 0, kitchen: 0 }), base.pourC);
+
+/** The step of firmness nearest to a resistance, by place. */
+export function nearestStep(pa: number): number {
+  const distances = FIRMNESS_PA.map((step) => Math.abs(Math.log(pa / step)));
+  return distances.indexOf(Math.min(...distances));
+}
+
+/** ln from the middle between two neighbours of steps. */
+function clearOfBetween(pa: number): number {
+  const off = Math.abs(Math.log(pa / nth(FIRMNESS_PA, nearestStep(pa))));
+  return Math.log(10) / 2 - off;
+}
+
+/** Places of rows of a role in a base. */
+const rowsOf = ({ rows }: PracticeBase, roles: readonly string[]) =>
+  rows.flatMap(({ role, grams }, i) => (roles.includes(role) && grams > 0 ? [i] : []));
+
+function drawTomorrow(base: PracticeBase, seed: number): Exercise | undefined {
+  const pan = hiddenPan(base, seed);
+  const { eatC, hours, pourC: atC } = base;
+  const truthPa = stateAt(pan.batch, eatC, [[hours, eatC]]).flow.resistancePa;
+  return clearOfBetween(truthPa) >= CLEAR_OF_BETWEEN ? { kind: 'tomorrow', seed, pan, atC, truthPa } : undefined;
+}
+
+function drawMend(base: PracticeBase, seed: number): Exercise | undefined {
+  const choices = rowsOf(base, ['liquid', 'chocolate', 'syrup', 'butter']).slice(0, 3);
+  const [liquid] = rowsOf(base, ['liquid']);
+  if (liquid === undefined || choices.length < 2) return undefined;
+  const times = seed % 2 === 0 ? 0.66 : 1.5;
+  const pan = hiddenPan(base, seed, STILL_DISTURBANCE, 'asPlanned', new Map([[liquid, times]]));
+  const meant = asMeant(base);
+  const off = Math.abs(Math.log(resistanceAt(pan, base.pourC) / meant));
+  if (off < CLEARLY_OFF) return undefined;
+  return { kind: 'mend', seed, pan, atC: base.pourC, low: meant / GATE, high: meant * GATE, choices };
+}
+
+function drawWhen(base: PracticeBase, seed: number): Exercise {
+  const pan = hiddenPan(base, seed, STILL_DISTURBANCE);
+  return { kind: 'when', seed, pan, fromC: base.pourC + HOTTER_C, window: pourWindow(pan.batch, base.pourC) };
+}
+
+function drawWhich(base: PracticeBase, seed: number): Exercise | undefined {
+  const candidates = rowsOf(base, ['liquid', 'chocolate', 'cocoa']);
+  const row = candidates[seed % Math.max(candidates.length, 1)];
+  if (row === undefined) return undefined;
+  const answer = seededNumbers(seed)() < 0.5 ? 0 : 1;
+  const make = (times: number) => hiddenPan(base, seed, STILL_DISTURBANCE, 'asPlanned', new Map([[row, times]]));
+  const [more, plain] = [make(1.35), make(1)];
+  const apart = Math.abs(Math.log(resistanceAt(more, base.pourC) / resistanceAt(plain, base.pourC)));
+  if (apart < CLEARLY_OTHER) return undefined;
+  return { kind: 'which', seed, pans: answer === 0 ? [more, plain] : [plain, more], atC: base.pourC, row, answer };
+}
+
+const ASKED_WHY: readonly Cause[] = ['shortLiquid', 'boiledLong', 'notHot', 'sugarLate'];
+
+function drawWhy(base: PracticeBase, seed: number): Exercise {
+  const answer = nth(ASKED_WHY, Math.floor(seededNumbers(seed)() * ASKED_WHY.length));
+  return { kind: 'why', seed, pan: hiddenPan(base, seed, STILL_DISTURBANCE, answer), atC: base.pourC, answer };
+}
+
+function drawSpoon(base: PracticeBase, seed: number): Exercise | undefined {
+  const candidates = rowsOf(base, ['liquid', 'chocolate', 'cocoa', 'sugar', 'starch']);
+  const dice = seededNumbers(seed);
+  const row = candidates[Math.floor(dice() * candidates.length)];
+  if (row === undefined) return undefined;
+  const fillings = Object.keys(FILLINGS) as Filling[];
+  const filling = nth(fillings, Math.floor(dice() * fillings.length));
+  const still = { cups: 0, boiledOff: 0, kitchen: 0 };
+  const pan = hiddenPan(base, seed, still, 'asPlanned', new Map([[row, FILLINGS[filling]]]));
+  const times = resistanceAt(pan, base.pourC) / asMeant(base);
+  const off = Math.abs(Math.log(times));
+  if (off > SAME_FLOW && off < OTHER_FLOW) return undefined;
+  const answer: FlowCall = off <= SAME_FLOW ? 'same' : times > 1 ? 'thicker' : 'thinner';
+  return { kind: 'spoon', seed, pan, atC: base.pourC, row, filling, answer, times };
+}
+
+const DRAWS: Readonly<Record<ExerciseKind, (base: PracticeBase, seed: number) => Exercise | undefined>> = {
+  tomorrow: drawTomorrow,
+  mend: drawMend,
+  when: drawWhen,
+  which: drawWhich,
+  why: drawWhy,
+  spoon: drawSpoon,
+};
+
+/**
+ * Draws an exercise that can be solved by what is shown of it.
+ *
+ * @param seed any integer: the same one draws the same exercise
+ * @returns nothing where this formula has none of the kind: no liquid to mend with, nothing that tells two pans apart
+ */
+export function drawExercise(kind: ExerciseKind, base: PracticeBase, seed: number): Exercise | undefined {
+  for (let i = 0; i < MOST_DRAWS; i++) {
+    const drawn = DRAWS[kind](base, seed + 7919 * i);
+    if (drawn) return { ...drawn, seed };
+  }
+  return undefined;
+}

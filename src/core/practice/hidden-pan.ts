@@ -1,0 +1,100 @@
+import { addTimes, noComponents, partOf } from '../matter/component-vector';
+import { COMPONENT_INDEX, type ComponentVector } from '../matter/components';
+import type { Process } from '../matter/process';
+import type { RowRole } from '../method/row-role';
+import { nth } from '../nth';
+import { type Batch, prepareBatch } from '../predict/state';
+import { normalNumbers, seededNumbers } from '../random';
+
+/** A row of what is practised: its name, what it is, and g as it should be. */
+export interface PracticeRow {
+  readonly name: string;
+  readonly role: RowRole;
+  readonly perGram: ComponentVector;
+  readonly grams: number;
+}
+
+/** What is practised: a formula as it should be made, poured and eaten. */
+export interface PracticeBase {
+  readonly rows: readonly PracticeRow[];
+  readonly process: Process;
+  readonly pourC: number;
+  /** °C it is eaten at, hours after the pour */
+  readonly eatC: number;
+  readonly hours: number;
+}
+
+/** What went wrong with a pan, if anything. */
+export const CAUSES = ['asPlanned', 'shortLiquid', 'boiledLong', 'notHot', 'sugarLate'] as const;
+export type Cause = (typeof CAUSES)[number];
+
+/** A pan nobody sees into. Plain data: the same seed makes the same pan. */
+export interface HiddenPan {
+  readonly base: PracticeBase;
+  readonly cause: Cause;
+  /** g of each row that went in */
+  readonly grams: readonly number[];
+  /** g of water that boiled off beyond what was planned */
+  readonly lostWaterG: number;
+  /** ln by which this pan's kitchen pours thicker than the book */
+  readonly lnKitchen: number;
+  readonly components: ComponentVector;
+  readonly batch: Batch;
+}
+
+/** How a pan is disturbed: spread of cups (sd of ln), most of the water that may boil off unseen, sd of the hidden kitchen. */
+export interface Disturbance {
+  readonly cups: number;
+  readonly boiledOff: number;
+  readonly kitchen: number;
+}
+
+/** As kitchens do: cups a tenth off, up to 15 % boiled off and forgotten (J); a kitchen within a quarter of the book. */
+export const USUAL_DISTURBANCE: Disturbance = { cups: 0.1, boiledOff: 0.15, kitchen: 0.22 };
+/** Only what is asked about differs. */
+export const STILL_DISTURBANCE: Disturbance = { cups: 0.015, boiledOff: 0, kitchen: 0.1 };
+
+/** What each cause does: part of the liquids left out, part of the water boiled off (J). */
+const SHORT_LIQUID = 0.28;
+const BOILED_LONG = 0.3;
+
+/** Water of a batch, g. */
+const waterOf = (components: ComponentVector) => partOf(components, 'water');
+
+/**
+ * Draws a hidden pan.
+ *
+ * @param base rows with more than nothing in them
+ * @param seed any integer; the same one draws the same pan
+ * @param change g of single rows times so much, by their place, for pans that differ in one thing
+ */
+export function hiddenPan(
+  base: PracticeBase,
+  seed: number,
+  disturbance: Disturbance = USUAL_DISTURBANCE,
+  cause: Cause = 'asPlanned',
+  change: ReadonlyMap<number, number> = new Map(),
+): HiddenPan {
+  const dice = seededNumbers(seed);
+  const normal = normalNumbers(dice);
+  const lnKitchen = disturbance.kitchen * normal();
+  const boiledOff = disturbance.boiledOff * dice();
+  const grams = base.rows.map(({ grams: planned, role }, i) => {
+    const short = cause === 'shortLiquid' && role === 'liquid' ? 1 - SHORT_LIQUID : 1;
+    return planned * Math.exp(disturbance.cups * normal()) * short * (change.get(i) ?? 1);
+  });
+  const components = noComponents();
+  for (const [i, { perGram }] of base.rows.entries()) addTimes(components, perGram, nth(grams, i));
+  const lostWaterG = waterOf(components) * (cause === 'boiledLong' ? BOILED_LONG : boiledOff);
+  components[COMPONENT_INDEX.water] = waterOf(components) - lostWaterG;
+  return { base, cause, grams, lostWaterG, lnKitchen, components, batch: batchOf(base, components, lnKitchen) };
+}
+
+/** What a hidden pan's kitchen makes of some components. */
+export function batchOf({ process }: PracticeBase, components: ComponentVector, lnKitchen: number): Batch {
+  return prepareBatch(components, {
+    ...process,
+    warmOffset: process.warmOffset + lnKitchen,
+    coldOffset: process.coldOffset + lnKitchen,
+  });
+}

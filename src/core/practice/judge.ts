@@ -1,0 +1,101 @@
+import { addTimes } from '../matter/component-vector';
+import { usualHistory } from '../matter/process';
+import { nth } from '../nth';
+import { stateAt } from '../predict/state';
+import { smallestAddition } from '../rescue/smallest-addition';
+import { type Exercise, FIRMNESS_PA, type FlowCall, nearestStep } from './exercises';
+import { batchOf, type Cause, type HiddenPan } from './hidden-pan';
+import type { Called } from './learner';
+import { observe, type Seen } from './observe';
+
+/** What a learner says. */
+export type Call =
+  | { readonly kind: 'tomorrow'; readonly step: number }
+  | { readonly kind: 'mend'; readonly row: number; readonly grams: number; readonly portions: number }
+  | { readonly kind: 'when'; readonly temperatureC: number }
+  | { readonly kind: 'which'; readonly pan: 0 | 1 }
+  | { readonly kind: 'why'; readonly cause: Cause }
+  | { readonly kind: 'spoon'; readonly flow: FlowCall };
+
+/** How a call was. */
+export interface Judgement {
+  readonly isRight: boolean;
+  /** said less true in its own measure; nothing where it has none */
+  readonly called: Called | undefined;
+  readonly miss: number | undefined;
+}
+
+/** A fix, and the pan after each of its portions. */
+export interface Mended {
+  /** g of the row that would do; nothing where it cannot mend it */
+  readonly leastG: number | undefined;
+  /** resistance after each portion, Pa, and what is then seen */
+  readonly after: readonly { readonly grams: number; readonly resistancePa: number; readonly seen: Seen }[];
+  readonly isInGate: boolean;
+}
+
+type Mend = Extract<Exercise, { kind: 'mend' }>;
+
+/** A pan with so many grams of one of its rows put in besides. */
+function withMore(pan: HiddenPan, row: number, grams: number): HiddenPan {
+  const components = pan.components.slice();
+  addTimes(components, nth(pan.base.rows, row).perGram, grams);
+  return { ...pan, components, batch: batchOf(pan.base, components, pan.lnKitchen) };
+}
+
+/** Puts a fix in, portion by portion; a cook stops as soon as it is in its gate. */
+export function mend({ pan, atC, low, high }: Mend, { row, grams, portions }: Extract<Call, { kind: 'mend' }>): Mended {
+  const perGram = nth(pan.base.rows, row).perGram;
+  const history = usualHistory(atC);
+  const resistance = (each: HiddenPan) => stateAt(each.batch, atC, history).flow.resistancePa;
+  const before = resistance(pan);
+  const { process } = pan.batch.mixture;
+  const leastG = smallestAddition(
+    {
+      components: pan.components,
+      process,
+      temperatureC: atC,
+      history,
+      read: ({ flow }) => flow.resistancePa,
+      target: before > high ? high : low,
+    },
+    perGram,
+  );
+  const after: Mended['after'][number][] = [];
+  for (let i = 1; i <= portions; i++) {
+    const added = (grams * i) / portions;
+    const now = withMore(pan, row, added);
+    const resistancePa = resistance(now);
+    after.push({ grams: added, resistancePa, seen: observe(now, atC) });
+    if (resistancePa >= low && resistancePa <= high) break;
+  }
+  const last = after.at(-1)?.resistancePa ?? before;
+  return { leastG, after, isInGate: last >= low && last <= high };
+}
+
+/**
+ * Judges a call. Too much and too little of the same size count the same.
+ *
+ * @throws {RangeError} the call is of another kind
+ */
+export function judge(exercise: Exercise, call: Call): Judgement {
+  const plain = (isRight: boolean): Judgement => ({ isRight, called: undefined, miss: undefined });
+  if (exercise.kind === 'tomorrow' && call.kind === 'tomorrow') {
+    const miss = Math.log(nth(FIRMNESS_PA, call.step) / exercise.truthPa);
+    return { isRight: call.step === nearestStep(exercise.truthPa), called: 'cold', miss };
+  }
+  if (exercise.kind === 'mend' && call.kind === 'mend') {
+    const { leastG, isInGate } = mend(exercise, call);
+    const miss = leastG !== undefined && leastG > 0 && call.grams > 0 ? Math.log(call.grams / leastG) : undefined;
+    return { isRight: isInGate, called: miss === undefined ? undefined : 'amount', miss };
+  }
+  if (exercise.kind === 'when' && call.kind === 'when') {
+    const { leastC, mostC } = exercise.window;
+    const isRight = call.temperatureC >= leastC && call.temperatureC <= mostC;
+    return { isRight, called: 'temperature', miss: (call.temperatureC - exercise.pan.base.pourC) / 10 };
+  }
+  if (exercise.kind === 'which' && call.kind === 'which') return plain(call.pan === exercise.answer);
+  if (exercise.kind === 'why' && call.kind === 'why') return plain(call.cause === exercise.answer);
+  if (exercise.kind === 'spoon' && call.kind === 'spoon') return plain(call.flow === exercise.answer);
+  throw new RangeError('this call is of another exercise');
+}

@@ -1,0 +1,273 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { PLATE_TEST } from '@/core/flow/ring-spread';
+import { spreadMultiplier } from '@/core/flow/spread-inversion';
+import { compositionVector } from '@/core/matter/components';
+import { DEFAULT_PROCESS, usualHistory } from '@/core/matter/process';
+import { roleOfRow } from '@/core/method/row-role';
+import {
+  drawExercise,
+  EXERCISE_KINDS,
+  type Exercise,
+  type ExerciseKind,
+  FIRMNESS_PA,
+  nearestStep,
+} from '@/core/practice/exercises';
+import { hiddenPan, type PracticeBase } from '@/core/practice/hidden-pan';
+import { type Call, judge, mend } from '@/core/practice/judge';
+import { eyeOf, nextKind } from '@/core/practice/learner';
+import { lineLeft, runAfter, spreadAfter } from '@/core/practice/levelling';
+import { observe } from '@/core/practice/observe';
+import { stateAt } from '@/core/predict/state';
+import { normalNumbers, seededNumbers } from '@/core/random';
+import { smallestAddition } from '@/core/rescue/smallest-addition';
+import { larder } from '../../support/kitchen';
+
+const base = (rows: readonly (readonly [string, number])[], pourC = 36): PracticeBase => ({
+  rows: rows.map(([id, grams]) => {
+    const perGram = compositionVector(larder.get(id)?.components ?? {});
+    return { name: id, role: roleOfRow(perGram), perGram, grams };
+  }),
+  process: DEFAULT_PROCESS,
+  pourC,
+  eatC: 5,
+  hours: 12,
+});
+const GANACHE = base([
+  ['cream-35', 200],
+  ['dark-couverture-60', 200],
+]);
+const SAUCE = base(
+  [
+    ['cream-35', 240],
+    ['dark-couverture-70', 120],
+    ['sugar', 40],
+    ['butter-unsalted-82', 25],
+  ],
+  45,
+);
+const FIRM = base(
+  [
+    ['cream-35', 120],
+    ['dark-couverture-64', 240],
+    ['butter-unsalted-82', 30],
+  ],
+  38,
+);
+const BASES = [GANACHE, SAUCE, FIRM];
+
+/** The pan as it should be, in a kitchen as the book has it. */
+const meant = (each: PracticeBase) => hiddenPan(each, 1, { cups: 0, boiledOff: 0, kitchen: 0 });
+
+/** Exercises of a kind over all bases. */
+function many(kind: ExerciseKind, count: number): Exercise[] {
+  return Array.from({ length: count }, (_, i) =>
+    drawExercise(kind, BASES[i % BASES.length] ?? GANACHE, 100 + i),
+  ).filter((each) => each !== undefined);
+}
+
+/** ln by which a pan is thicker than meant, by its ring alone. */
+function thickerByRing(pan: Exercise & { pan: ReturnType<typeof hiddenPan> }, atC: number): number {
+  const { ringMm } = observe(pan.pan, atC);
+  const { flow } = stateAt(meant(pan.pan.base).batch, atC, usualHistory(atC));
+  const reckoned = { ...flow, densityKgM3: flow.phases.densityKgM3 };
+  return Math.log(spreadMultiplier(reckoned, { ...PLATE_TEST, diameterMm: Math.max(ringMm, 50.5) }));
+}
+
+/** What somebody would say who knows the recipe and the science, and sees only what is shown. */
+function idealCall(exercise: Exercise): Call {
+  switch (exercise.kind) {
+    case 'tomorrow': {
+      const { base: of } = exercise.pan;
+      const book = stateAt(meant(of).batch, of.eatC, [[of.hours, of.eatC]]).flow.resistancePa;
+      return { kind: 'tomorrow', step: nearestStep(book * Math.exp(thickerByRing(exercise, exercise.atC))) };
+    }
+    case 'mend': {
+      const { base: of } = exercise.pan;
+      const off = thickerByRing(exercise, exercise.atC);
+      const row = exercise.choices.find((i) => (of.rows[i]?.role === 'liquid') === off > 0) ?? exercise.choices[0] ?? 0;
+      const batch = meant(of);
+      const book = { ...of.process, warmOffset: of.process.warmOffset + off };
+      const grams = smallestAddition(
+        {
+          components: batch.components,
+          process: book,
+          temperatureC: exercise.atC,
+          history: usualHistory(exercise.atC),
+          read: ({ flow }) => flow.resistancePa,
+          target: Math.sqrt(exercise.low * exercise.high),
+        },
+        of.rows[row]?.perGram ?? batch.components,
+      );
+      // In small portions, looked at after each.
+      return { kind: 'mend', row, grams: 2 * (grams ?? 0), portions: 12 };
+    }
+    case 'when': {
+      // It cools; it is stopped when the ring is as wide as it should be at the pour.
+      const { pourC } = exercise.pan.base;
+      const wanted = observe(meant(exercise.pan.base), pourC).ringMm;
+      let temperatureC = exercise.fromC;
+      while (temperatureC > pourC - 15 && observe(exercise.pan, temperatureC).ringMm > wanted) temperatureC -= 0.5;
+      return { kind: 'when', temperatureC };
+    }
+    case 'which': {
+      const [a, b] = exercise.pans.map((pan) => observe(pan, exercise.atC).ringMm) as [number, number];
+      const isLiquid = exercise.pans[0].base.rows[exercise.row]?.role === 'liquid';
+      return { kind: 'which', pan: a > b === isLiquid ? 0 : 1 };
+    }
+    case 'why': {
+      const { grit, driedRim } = observe(exercise.pan, exercise.atC);
+      const cause =
+        grit === 'flecks' ? 'notHot' : grit === 'sandy' ? 'sugarLate' : driedRim ? 'boiledLong' : 'shortLiquid';
+      return { kind: 'why', cause };
+    }
+    default: {
+      const at = (pan: ReturnType<typeof hiddenPan>) =>
+        stateAt(pan.batch, exercise.atC, usualHistory(exercise.atC)).flow.resistancePa;
+      const off = Math.log(at(exercise.pan) / at(meant(exercise.pan.base)));
+      return { kind: 'spoon', flow: Math.abs(off) < Math.log(1.2) ? 'same' : off > 0 ? 'thicker' : 'thinner' };
+    }
+  }
+}
+
+describe('a fair draw', () => {
+  it.each(EXERCISE_KINDS)('%s: who knows the science is right at least 85 times in a hundred', (kind) => {
+    const drawn = many(kind, 90);
+    expect(drawn.length).toBeGreaterThan(50);
+    const right = drawn.filter((exercise) => judge(exercise, idealCall(exercise)).isRight).length;
+    expect(right / drawn.length).toBeGreaterThanOrEqual(0.85);
+  });
+
+  it.each(EXERCISE_KINDS)('%s: guessing does not do', (kind) => {
+    const drawn = many(kind, 90);
+    const always: Partial<Record<ExerciseKind, Call>> = {
+      tomorrow: { kind: 'tomorrow', step: 2 },
+      mend: { kind: 'mend', row: 0, grams: 20, portions: 1 },
+      when: { kind: 'when', temperatureC: 60 },
+      which: { kind: 'which', pan: 0 },
+      why: { kind: 'why', cause: 'boiledLong' },
+      spoon: { kind: 'spoon', flow: 'same' },
+    };
+    const call = always[kind];
+    const right = drawn.filter((exercise) => call && judge(exercise, call).isRight).length;
+    expect(right / drawn.length).toBeLessThan(0.75);
+  });
+
+  it('the same seed draws the same exercise, another one another', () => {
+    for (const kind of EXERCISE_KINDS) {
+      const [one, again, other] = [11, 11, 12].map((seed) => drawExercise(kind, GANACHE, seed));
+      expect(again).toEqual(one);
+      expect(other).not.toEqual(one);
+    }
+  });
+
+  it('has none where there is nothing to practise', () => {
+    const butter = base([['cocoa-butter', 100]]);
+    expect(drawExercise('mend', butter, 1)).toBeUndefined();
+  });
+});
+
+describe('the judge', () => {
+  it('counts too much and too little of the same size the same', () => {
+    for (const exercise of many('tomorrow', 30)) {
+      if (exercise.kind !== 'tomorrow') continue;
+      const right = nearestStep(exercise.truthPa);
+      for (const step of FIRMNESS_PA.keys()) {
+        expect(judge(exercise, { kind: 'tomorrow', step }).isRight).toBe(step === right);
+      }
+      const miss = (pa: number) => Math.log(pa / exercise.truthPa);
+      expect(miss(exercise.truthPa * 3)).toBeCloseTo(-miss(exercise.truthPa / 3), 12);
+    }
+  });
+
+  it('a fix of the least grams is in its gate, and a cook stops there', () => {
+    for (const exercise of many('mend', 30)) {
+      if (exercise.kind !== 'mend') continue;
+      const row = exercise.choices[0] ?? 0;
+      const { leastG } = mend(exercise, { kind: 'mend', row, grams: 1, portions: 1 });
+      if (leastG === undefined) continue;
+      const done = mend(exercise, { kind: 'mend', row, grams: 1.05 * leastG, portions: 1 });
+      expect(done.isInGate).toBe(true);
+      const small = mend(exercise, { kind: 'mend', row, grams: 3 * leastG, portions: 12 });
+      expect(small.isInGate).toBe(true);
+      expect(small.after.length).toBeLessThan(12);
+    }
+  });
+
+  it('refuses a call of another exercise', () => {
+    const [exercise] = many('why', 1);
+    expect(() => exercise && judge(exercise, { kind: 'which', pan: 0 })).toThrow(RangeError);
+  });
+});
+
+/** What the signs leave open, ln. */
+const SIGNS_SD = 0.25;
+
+describe('the eye of a learner', () => {
+  it('is found again from simulated calls, and drawn towards none while there are few', () => {
+    const normal = normalNumbers(seededNumbers(3));
+    for (const [bias, spread] of [
+      [0.6, 0.5],
+      [-0.4, 0.9],
+      [0, 0.3],
+    ] as const) {
+      // What the signs themselves leave open is in every call, and is no fault of the eye.
+      const calls = (count: number) =>
+        Array.from({ length: count }, () => bias + spread * normal() + SIGNS_SD * normal());
+      const sure = eyeOf(calls(400));
+      expect(sure.bias).toBeCloseTo(bias, 0);
+      expect(Math.abs(sure.bias - bias)).toBeLessThan(4 * sure.biasSd + 0.02);
+      expect(sure.spread).toBeGreaterThan(0.6 * spread);
+      expect(sure.spread).toBeLessThan(1.3 * spread + 0.1);
+    }
+    expect(eyeOf([])).toMatchObject({ tries: 0, bias: 0 });
+    expect(Math.abs(eyeOf([1]).bias)).toBeLessThan(0.5);
+    expect(eyeOf([1, 1, 1, 1, 1]).bias).toBeGreaterThan(eyeOf([1]).bias);
+  });
+
+  it('what was wrong comes again at once, what was right later and later', () => {
+    const said = (kind: ExerciseKind, isRight: boolean) => ({ kind, isRight });
+    expect(nextKind(EXERCISE_KINDS, [])).toBe('tomorrow');
+    const all = EXERCISE_KINDS.map((kind) => said(kind, kind !== 'why'));
+    expect(nextKind(EXERCISE_KINDS, all)).toBe('tomorrow');
+    const later = [...all, said('why', false), said('tomorrow', true), said('mend', true), said('when', true)];
+    expect(nextKind(EXERCISE_KINDS, later)).toBe('why');
+    // Nobody is left out for ever.
+    const tries: { kind: ExerciseKind; isRight: boolean }[] = [];
+    for (let i = 0; i < 120; i++) {
+      const kind = nextKind(EXERCISE_KINDS, tries);
+      tries.push(said(kind, kind !== 'spoon'));
+    }
+    const counts = EXERCISE_KINDS.map((kind) => tries.filter((each) => each.kind === kind).length);
+    expect(Math.min(...counts)).toBeGreaterThan(4);
+    expect(Math.max(...counts)).toBe(counts[EXERCISE_KINDS.indexOf('spoon')]);
+  });
+});
+
+describe('how it moves', () => {
+  const moving = fc.record({
+    plasticViscosityPaS: fc.double({ min: 0.05, max: 50, noNaN: true }),
+    yieldStressPa: fc.double({ min: 0, max: 300, noNaN: true }),
+    densityKgM3: fc.double({ min: 950, max: 1300, noNaN: true }),
+  });
+  const seconds = fc.double({ min: 0, max: 60, noNaN: true });
+
+  it('a line only closes, a puddle only spreads, an edge only runs on', () => {
+    fc.assert(
+      fc.property(moving, seconds, seconds, (flow, a, b) => {
+        const [early, late] = [Math.min(a, b), Math.max(a, b)];
+        expect(lineLeft(flow, late)).toBeLessThanOrEqual(lineLeft(flow, early) + 1e-12);
+        expect(lineLeft(flow, early)).toBeGreaterThanOrEqual(0);
+        expect(lineLeft(flow, 0)).toBeCloseTo(1, 9);
+        expect(spreadAfter(flow, late)).toBeGreaterThanOrEqual(spreadAfter(flow, early) - 1e-9);
+        expect(runAfter(flow, 12, late)).toBeGreaterThanOrEqual(runAfter(flow, 12, early) - 1e-9);
+      }),
+    );
+  });
+
+  it('a yield stress keeps the line and holds the edge', () => {
+    const stiff = { plasticViscosityPaS: 1, yieldStressPa: 400, densityKgM3: 1100 };
+    expect(lineLeft(stiff, 60)).toBe(1);
+    expect(runAfter(stiff, 12, 60)).toBe(0);
+  });
+});
