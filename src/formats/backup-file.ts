@@ -12,6 +12,7 @@ export const BACKUP_TABLES = [
   'batch_events',
   'kitchen_tests',
   'shelf_items',
+  'practice_tries',
 ] as const;
 
 export type BackupTable = (typeof BACKUP_TABLES)[number];

@@ -17,6 +17,7 @@ const PLACES = [
   { href: '/rescue', name: 'Rescue' },
   { href: '/book', name: 'Book' },
   { href: '/shelf', name: 'Shelf' },
+  { href: '/practice', name: 'Practice' },
   { href: '/larder', name: 'Larder' },
   { href: '/numbers', name: 'Numbers' },
   { href: '/settings', name: 'Settings' },

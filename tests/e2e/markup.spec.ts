@@ -86,6 +86,7 @@ test('texts that carry markup are shown as they are on every screen; nothing run
   const told = [
     { kind: 'note', text: markup('batch note') },
     { kind: 'used', what: short('used').slice(0, 120), grams: 5 },
+    { kind: 'photo', photo: { hash: 'a'.repeat(64), width: 8, height: 8 }, shows: short('photo').slice(0, 120) },
     { kind: 'timer', id: short('t').slice(0, 60), label: short('timer').slice(0, 60), seconds: 5 },
     { kind: 'add', name: short('more'), components: { water: 100 }, grams: 5 },
   ].map((what, i) => ({
@@ -118,6 +119,9 @@ test('texts that carry markup are shown as they are on every screen; nothing run
     `/batches/${batch}`,
     `/rescue?batch=${batch}`,
     `/batches/${batch}/record`,
+    `/batches/${batch}/label`,
+    `/formulas/${id}/serve`,
+    `/practice?formula=${id}`,
     `/formulas/${id}/record`,
     `/book/compare?ids=${batch}`,
     '/book',

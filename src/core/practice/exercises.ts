@@ -4,6 +4,7 @@ import { stateAt } from '../predict/state';
 import { seededNumbers } from '../random';
 import { type PourWindow, pourWindow } from '../serve/pour-window';
 import { type Cause, type HiddenPan, hiddenPan, type PracticeBase, STILL_DISTURBANCE } from './hidden-pan';
+import { observe } from './observe';
 
 /** What is practised. */
 export const EXERCISE_KINDS = ['tomorrow', 'mend', 'when', 'which', 'why', 'spoon'] as const;
@@ -66,9 +67,14 @@ const OTHER_FLOW = Math.log(1.35);
 /** The gate that is mended into, either way of what the formula should pour like. */
 const GATE = 1.35;
 const HOTTER_C = 22;
+/** A ring that hardly leaves its place tells nothing, mm (J). */
+const RING_TELLS_MM = 57;
 
 const resistanceAt = (pan: Pick<HiddenPan, 'batch'>, temperatureC: number) =>
   stateAt(pan.batch, temperatureC, usualHistory(temperatureC)).flow.resistancePa;
+
+/** Whether a pan's ring spreads by enough to tell one from another. */
+const tells = (pan: HiddenPan, temperatureC: number) => observe(pan, temperatureC).ringMm >= RING_TELLS_MM;
 
 /** What a base pours like when nothing is disturbed, Pa. */
 const asMeant = (base: PracticeBase) =>
@@ -94,7 +100,9 @@ function drawTomorrow(base: PracticeBase, seed: number): Exercise | undefined {
   const pan = hiddenPan(base, seed);
   const { eatC, hours, pourC: atC } = base;
   const truthPa = stateAt(pan.batch, eatC, [[hours, eatC]]).flow.resistancePa;
-  return clearOfBetween(truthPa) >= CLEAR_OF_BETWEEN ? { kind: 'tomorrow', seed, pan, atC, truthPa } : undefined;
+  return clearOfBetween(truthPa) >= CLEAR_OF_BETWEEN && tells(pan, atC)
+    ? { kind: 'tomorrow', seed, pan, atC, truthPa }
+    : undefined;
 }
 
 function drawMend(base: PracticeBase, seed: number): Exercise | undefined {
@@ -105,7 +113,7 @@ function drawMend(base: PracticeBase, seed: number): Exercise | undefined {
   const pan = hiddenPan(base, seed, STILL_DISTURBANCE, 'asPlanned', new Map([[liquid, times]]));
   const meant = asMeant(base);
   const off = Math.abs(Math.log(resistanceAt(pan, base.pourC) / meant));
-  if (off < CLEARLY_OFF) return undefined;
+  if (off < CLEARLY_OFF || !tells(pan, base.pourC)) return undefined;
   return { kind: 'mend', seed, pan, atC: base.pourC, low: meant / GATE, high: meant * GATE, choices };
 }
 
@@ -122,7 +130,7 @@ function drawWhich(base: PracticeBase, seed: number): Exercise | undefined {
   const make = (times: number) => hiddenPan(base, seed, STILL_DISTURBANCE, 'asPlanned', new Map([[row, times]]));
   const [more, plain] = [make(1.35), make(1)];
   const apart = Math.abs(Math.log(resistanceAt(more, base.pourC) / resistanceAt(plain, base.pourC)));
-  if (apart < CLEARLY_OTHER) return undefined;
+  if (apart < CLEARLY_OTHER || !tells(more, base.pourC) || !tells(plain, base.pourC)) return undefined;
   return { kind: 'which', seed, pans: answer === 0 ? [more, plain] : [plain, more], atC: base.pourC, row, answer };
 }
 

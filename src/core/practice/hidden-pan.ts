@@ -50,7 +50,7 @@ export interface Disturbance {
 }
 
 /** As kitchens do: cups a tenth off, up to 15 % boiled off and forgotten (J); a kitchen within a quarter of the book. */
-export const USUAL_DISTURBANCE: Disturbance = { cups: 0.1, boiledOff: 0.15, kitchen: 0.22 };
+const USUAL_DISTURBANCE: Disturbance = { cups: 0.1, boiledOff: 0.15, kitchen: 0.22 };
 /** Only what is asked about differs. */
 export const STILL_DISTURBANCE: Disturbance = { cups: 0.015, boiledOff: 0, kitchen: 0.1 };
 

@@ -1,5 +1,6 @@
 'use client';
 
+import Link from 'next/link';
 import { useEffect, useState } from 'react';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
@@ -94,6 +95,12 @@ export function ServeScreen({ id, file, variants, ingredients }: ServeProps) {
       <footer className="no-print flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-foot px-4 py-1 text-[13px]">
         <span>Worked out for this formula; what hands, plates and guests do differs.</span>
         <PoursSwitch />
+        <Link
+          href={`/practice?formula=${id}`}
+          className="ml-auto inline-flex min-h-11 items-center text-enamel underline"
+        >
+          Practise this one
+        </Link>
       </footer>
     </div>
   );

@@ -30,6 +30,7 @@ const TABLE_WORDS: Readonly<Record<BackupTable, string>> = {
   batch_events: 'events of batches',
   kitchen_tests: 'kitchen tests',
   shelf_items: 'what stands on the shelf',
+  practice_tries: 'exercises of practice',
 };
 
 /** `3 new, 1 changed, 2 gone`; nothing where all is the same. */

@@ -4,7 +4,7 @@ import { byWhom } from './by-whom';
 const place = (batch: string) => `dark-pour:untold:${batch}`;
 
 /** Letters that make an event or a tablet this one. */
-function newKey(): string {
+export function newKey(): string {
   const bytes = crypto.getRandomValues(new Uint8Array(12));
   return [...bytes].map((byte) => byte.toString(36).padStart(2, '0')).join('');
 }

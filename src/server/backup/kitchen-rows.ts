@@ -14,6 +14,7 @@ const KEYS: Readonly<Record<BackupTable, readonly string[]>> = {
   batch_events: ['batch_id', 'seq'],
   kitchen_tests: ['batch_id', 'key'],
   shelf_items: ['id'],
+  practice_tries: ['key'],
 };
 /** All tables as they were when the first was read. */
 const ONE_MOMENT = { isolationLevel: 'repeatable read' } as const;

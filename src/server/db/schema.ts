@@ -19,6 +19,7 @@ import type { Learnt } from '@/core/learn/learnt';
 import type { BatchHead, FrozenBatch, Happening } from '@/formats/batch';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
+import type { PracticeTry } from '@/formats/practice';
 import type { Container, Keeping, ShelfPlace } from '@/formats/shelf';
 import type { Stage } from '@/formats/stages';
 import type { Variation } from '@/formats/variation';
@@ -231,6 +232,23 @@ export const shelfItems = pgTable(
     putAt: timestamp('put_at', { withTimezone: true }).notNull(),
   },
   (table) => [index('shelf_items_left').on(table.leftG, table.madeOn)],
+);
+
+/** Exercises somebody did: kept apart from batches, and nothing is learnt of the kitchen from them. */
+export const practiceTries = pgTable(
+  'practice_tries',
+  {
+    /** as its tablet named it: told twice, it is kept once */
+    key: text().primaryKey(),
+    learner: text().notNull(),
+    kind: text().$type<PracticeTry['kind']>().notNull(),
+    formula: text().notNull(),
+    isRight: boolean('is_right').notNull(),
+    called: text().$type<PracticeTry['called']>(),
+    miss: doublePrecision(),
+    at: timestamp({ withTimezone: true }).notNull(),
+  },
+  (table) => [index('practice_tries_learner').on(table.learner, table.at)],
 );
 
 /** Named states of a formula that can be looked at, compared and brought back. */

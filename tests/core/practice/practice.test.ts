@@ -25,7 +25,7 @@ import { larder } from '../../support/kitchen';
 
 const base = (rows: readonly (readonly [string, number])[], pourC = 36): PracticeBase => ({
   rows: rows.map(([id, grams]) => {
-    const perGram = compositionVector(larder.get(id)?.components ?? {});
+    const perGram = compositionVector(nothingMissing(larder.get(id)).components);
     return { name: id, role: roleOfRow(perGram), perGram, grams };
   }),
   process: DEFAULT_PROCESS,
@@ -33,6 +33,12 @@ const base = (rows: readonly (readonly [string, number])[], pourC = 36): Practic
   eatC: 5,
   hours: 12,
 });
+/** Ingredients are there, or the test is wrong. */
+function nothingMissing<Item>(item: Item | undefined): Item {
+  if (item === undefined) throw new Error('not in the larder');
+  return item;
+}
+
 const GANACHE = base([
   ['cream-35', 200],
   ['dark-couverture-60', 200],
@@ -41,18 +47,18 @@ const SAUCE = base(
   [
     ['cream-35', 240],
     ['dark-couverture-70', 120],
-    ['sugar', 40],
+    ['sugar-granulated', 40],
     ['butter-unsalted-82', 25],
   ],
   45,
 );
 const FIRM = base(
   [
-    ['cream-35', 120],
-    ['dark-couverture-64', 240],
+    ['cream-35', 165],
+    ['dark-couverture-64', 220],
     ['butter-unsalted-82', 30],
   ],
-  38,
+  40,
 );
 const BASES = [GANACHE, SAUCE, FIRM];
 

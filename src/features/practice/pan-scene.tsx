@@ -1,0 +1,98 @@
+import { lineLeft, runAfter, spreadAfter } from '@/core/practice/levelling';
+import type { Seen } from '@/core/practice/observe';
+
+/** What a hand does with the pan, and for how many seconds. */
+export type Doing = { readonly kind: 'line' | 'tilt' | 'drop'; readonly seconds: number } | undefined;
+
+const TILT_DEG = 14;
+const PLATE = { x: 482, y: 218 } as const;
+/** mm of the plate as drawn. */
+const SCALE = 1.5;
+const METAL = '#9aa9ad';
+
+/** The pan from above with its sauce, a spoon's line, its edge when it is tilted, and 20 ml on a plate with a ruler. */
+export function PanScene({ seen, doing, label }: { seen: Seen; doing: Doing; label: string }) {
+  const line = doing?.kind === 'line' ? lineLeft(seen, doing.seconds) : 0;
+  const run = doing?.kind === 'tilt' ? runAfter(seen, TILT_DEG, doing.seconds) : 0;
+  const spread = doing?.kind === 'drop' ? spreadAfter(seen, doing.seconds) : 0;
+  const gloss = Math.max(seen.shine - 25, 0) / 110;
+  return (
+    <svg viewBox="0 0 600 330" className="w-full" role="img" aria-label={label}>
+      <ellipse cx="185" cy="160" rx="170" ry="120" fill="var(--color-sheet)" stroke={METAL} strokeWidth="4" />
+      {seen.driedRim && (
+        <ellipse
+          cx="185"
+          cy="158"
+          rx="158"
+          ry="110"
+          fill="none"
+          stroke={seen.colour}
+          strokeWidth="4"
+          strokeDasharray="14 9"
+        />
+      )}
+      <g transform={`translate(${run * 0.35} ${run * 0.12})`}>
+        <ellipse cx={185} cy={166} rx={148 - run * 0.15} ry={100 - run * 0.1} fill={seen.colour} />
+        <ellipse cx="150" cy="128" rx="52" ry="15" fill="#fff" opacity={gloss} />
+        {line > 0.02 && (
+          <path
+            d="M80 182 C130 140 190 214 284 158"
+            fill="none"
+            stroke="#000"
+            strokeOpacity={0.34 * line}
+            strokeWidth={2 + 15 * line}
+            strokeLinecap="round"
+          />
+        )}
+        {seen.grit !== 'smooth' &&
+          SPOTS.map(([x, y], i) => (
+            <circle
+              key={`${x} ${y}`}
+              cx={x}
+              cy={y}
+              r={seen.grit === 'flecks' ? 3.4 - (i % 3) : 1.3}
+              fill={seen.grit === 'flecks' ? '#2a1710' : '#e9dcc6'}
+            />
+          ))}
+      </g>
+      {doing?.kind === 'tilt' && <path d="M60 292 L310 262" stroke={METAL} strokeWidth="3" strokeDasharray="6 5" />}
+      <ellipse cx={PLATE.x} cy={PLATE.y} rx="112" ry="42" fill="#fff" stroke={METAL} strokeWidth="2" />
+      {spread > 0 && (
+        <>
+          <ellipse
+            cx={PLATE.x}
+            cy={PLATE.y}
+            rx={(spread / 2) * SCALE}
+            ry={(spread / 2) * SCALE * 0.36}
+            fill={seen.colour}
+          />
+          <path
+            d={`M${PLATE.x - (spread / 2) * SCALE} ${PLATE.y + 62}h${spread * SCALE}m0 -5v10m${-spread * SCALE} 0v-10`}
+            stroke="var(--color-enamel)"
+            strokeWidth="2"
+            fill="none"
+          />
+          <text x={PLATE.x} y={PLATE.y + 86} textAnchor="middle" fontSize="17" fill="var(--color-ink)" className="read">
+            {Math.round(spread)} mm
+          </text>
+        </>
+      )}
+    </svg>
+  );
+}
+
+/** Where flecks and grains lie. */
+const SPOTS = [
+  [110, 150],
+  [140, 205],
+  [170, 160],
+  [205, 190],
+  [235, 150],
+  [255, 195],
+  [130, 175],
+  [190, 225],
+  [225, 220],
+  [160, 120],
+  [280, 170],
+  [95, 185],
+] as const;

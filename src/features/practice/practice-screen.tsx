@@ -1,0 +1,193 @@
+'use client';
+
+import { useEffect, useMemo, useState } from 'react';
+import { nth } from '@/core/nth';
+import { EXERCISE_KINDS, type Exercise, type ExerciseKind } from '@/core/practice/exercises';
+import { observe } from '@/core/practice/observe';
+import type { FormulaFile } from '@/formats/formula-file';
+import type { Ingredient } from '@/formats/ingredient';
+import { EXERCISE_WORDS, FILLING_WORDS } from '@/kitchen/words/practice-words';
+import { celsius, weight } from '@/ui/format';
+import { TopBar } from '@/ui/top-bar';
+import { Afterwards } from './afterwards';
+import { CallPanel } from './call-panel';
+import { CoolingPresses, useCooling } from './cooling-pan';
+import { EyePanel } from './eye-panel';
+import { LearnerBar } from './learner-bar';
+import { PanScene } from './pan-scene';
+import { type Sign, Signs, signWords } from './signs';
+import { useDoing } from './use-doing';
+import { type Practice, usePractice } from './use-practice';
+
+/** What is asked, as a question. */
+function question(exercise: Exercise): string {
+  switch (exercise.kind) {
+    case 'tomorrow': {
+      const { eatC } = exercise.pan.base;
+      return `How firm will it be at ${celsius(Math.round(eatC))}, once it has set?`;
+    }
+    case 'mend':
+      return 'It does not pour as it should. Mend it.';
+    case 'when':
+      return 'It cools. Pour it when it is right.';
+    case 'which':
+      return `One of them has a third more ${nth(exercise.pans[0].base.rows, exercise.row).name}. Which?`;
+    case 'why':
+      return 'Something went wrong. What was it?';
+    default:
+      return `The ${nth(exercise.pan.base.rows, exercise.row).name} was measured by spoon, filled ${FILLING_WORDS[exercise.filling]}. How does it pour, beside what was meant?`;
+  }
+}
+
+/** What should have gone in. */
+const meant = (exercise: Exercise) =>
+  (exercise.kind === 'which' ? exercise.pans[0] : exercise.pan).base.rows
+    .map(({ name, grams }) => `${weight(grams)} ${name}`)
+    .join(', ');
+
+/** Signs that would give the answer away. */
+const WITHOUT: Readonly<Record<ExerciseKind, readonly Sign[]>> = {
+  tomorrow: [],
+  mend: [],
+  when: ['probe', 'plate'],
+  which: [],
+  why: [],
+  spoon: ['plate', 'tilt', 'spoon', 'ribbon'],
+};
+const DOES = { spoon: 'line', tilt: 'tilt', plate: 'drop' } as const;
+
+/** The pan or pans of an exercise as they are seen, and what a cook may do with them. */
+function Scene({ exercise, temperatureC }: { exercise: Exercise; temperatureC: number }) {
+  const [done, setDone] = useState<ReadonlySet<Sign>>(new Set(['look']));
+  const { doing, begin } = useDoing(exercise);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: another exercise begins with nothing done
+  useEffect(() => setDone(new Set<Sign>(['look'])), [exercise]);
+  const pans = useMemo(() => {
+    const all = exercise.kind === 'which' ? exercise.pans : [exercise.pan];
+    return all.map((pan, i) => ({ name: i === 0 ? 'A' : 'B', seen: observe(pan, temperatureC) }));
+  }, [exercise, temperatureC]);
+  return (
+    <>
+      <div className={pans.length > 1 ? 'grid gap-3 sm:grid-cols-2' : 'max-w-2xl'}>
+        {pans.map(({ name, seen }) => (
+          <div key={name} className="rounded-xl border border-rule bg-sheet p-3">
+            {pans.length > 1 && <p className="font-semibold">Pan {name}</p>}
+            <PanScene
+              seen={seen}
+              doing={doing}
+              label={`The pan${pans.length > 1 ? ` ${name}` : ''}. ${signWords('look', seen)}`}
+            />
+          </div>
+        ))}
+      </div>
+      <Signs
+        pans={pans}
+        done={done}
+        without={WITHOUT[exercise.kind]}
+        onSign={(sign) => {
+          setDone(new Set([...done, sign]));
+          if (sign in DOES) begin(DOES[sign as keyof typeof DOES]);
+        }}
+      />
+    </>
+  );
+}
+
+/** Which exercise: the next by itself, or one that is chosen. */
+function Kinds({ practice }: { practice: Practice }) {
+  return (
+    <label className="flex flex-wrap items-center gap-2">
+      <span className="text-mute">Exercise</span>
+      <select
+        className="h-11 rounded-lg border border-rule bg-field px-2"
+        value={practice.wanted ?? ''}
+        onChange={(event) => practice.choose(EXERCISE_KINDS.find((kind) => kind === event.target.value))}
+      >
+        <option value="">as my eye needs it</option>
+        {EXERCISE_KINDS.map((kind) => (
+          <option key={kind} value={kind}>
+            {EXERCISE_WORDS[kind]}
+          </option>
+        ))}
+      </select>
+    </label>
+  );
+}
+
+/** Practice pans: a pan nobody has to wash. */
+export function PracticeScreen({
+  files,
+  ingredients,
+  only,
+}: {
+  files: readonly FormulaFile[];
+  ingredients: readonly Ingredient[];
+  /** name of the one formula that is practised */
+  only: string | undefined;
+}) {
+  const practice = usePractice(files, ingredients);
+  const { round, kept } = practice;
+  const cooling = useCooling(round?.exercise);
+  // Tells when the page listens.
+  const [ready, setReady] = useState(false);
+  useEffect(() => setReady(true), []);
+  const exercise = round?.exercise;
+  const temperatureC = exercise === undefined ? 40 : exercise.kind === 'when' ? cooling.temperatureC : exercise.atC;
+  return (
+    <div className="flex min-h-screen flex-col" data-ready={ready && kept.tries !== undefined}>
+      <TopBar />
+      <main className="grid flex-1 grid-cols-1 md:grid-cols-[minmax(0,1fr)_340px] lg:grid-cols-[minmax(0,1fr)_400px]">
+        <div className="px-6 py-5">
+          <div className="flex flex-wrap items-center justify-between gap-3">
+            <h1 className="text-[1.6rem]">{round ? EXERCISE_WORDS[round.exercise.kind] : 'Practice'}</h1>
+            <Kinds practice={practice} />
+          </div>
+          {round && exercise ? (
+            <>
+              <p className="mt-1 text-[1.15rem] font-semibold text-balance">{question(exercise)}</p>
+              <p className="mb-3 text-mute">
+                {round.formula}, as somebody made it
+                {exercise.kind !== 'when' && ` at ${celsius(Math.round(temperatureC))}`}. Look, try, then say.
+              </p>
+              <p className="mb-3">
+                <span className="text-mute">Meant: </span>
+                {meant(exercise)}
+              </p>
+              <Scene exercise={exercise} temperatureC={temperatureC} />
+            </>
+          ) : (
+            <p className="mt-3 text-mute">
+              {kept.tries === undefined
+                ? 'A pan is being made…'
+                : `Nothing of ${only ?? 'these formulas'} can be practised: it needs something liquid and something that sets.`}
+            </p>
+          )}
+        </div>
+        <div className="border-rule bg-sheet px-5 py-5 max-md:border-t md:border-l">
+          {round?.said ? (
+            <Afterwards round={round} said={round.said} onNext={practice.next} />
+          ) : (
+            exercise && (
+              <>
+                <h2 className="mb-2 text-[1.2rem]">Your call</h2>
+                {exercise.kind === 'when' ? (
+                  <CoolingPresses cooling={cooling} onPour={(at) => practice.say({ kind: 'when', temperatureC: at })} />
+                ) : (
+                  <CallPanel key={`${exercise.kind} ${exercise.seed}`} exercise={exercise} onCall={practice.say} />
+                )}
+              </>
+            )
+          )}
+          <EyePanel tries={kept.tries ?? []} />
+          <LearnerBar practice={practice} />
+        </div>
+      </main>
+      <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-foot px-4 py-1 text-[13px]">
+        <span>Simulated: nothing of it is written to batches, and the kitchen learns nothing from it.</span>
+        <button type="button" className="ml-auto min-h-11 text-enamel underline" onClick={practice.skip}>
+          Skip this one
+        </button>
+      </footer>
+    </div>
+  );
+}

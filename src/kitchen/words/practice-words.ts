@@ -1,0 +1,77 @@
+import type { ExerciseKind, Filling, FlowCall } from '@/core/practice/exercises';
+import type { Cause } from '@/core/practice/hidden-pan';
+import type { Called } from '@/core/practice/learner';
+import type { Seen } from '@/core/practice/observe';
+
+export const EXERCISE_WORDS: Readonly<Record<ExerciseKind, string>> = {
+  tomorrow: 'What will it be?',
+  mend: 'Mend it',
+  when: 'When to pour',
+  which: 'Which is which?',
+  why: 'Why is it so?',
+  spoon: 'By spoon',
+};
+
+export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
+  asPlanned: 'nothing went wrong',
+  shortLiquid: 'too little liquid went in',
+  boiledLong: 'it boiled too long',
+  notHot: 'it was not hot enough to melt all of it',
+  sugarLate: 'the sugar came too late',
+};
+
+/** What told it, for each cause. */
+export const TOLD_BY: Readonly<Record<Cause, string>> = {
+  asPlanned: 'Nothing pointed elsewhere.',
+  shortLiquid: 'Thick, yet smooth, and no rim had dried on: the water never was in it.',
+  boiledLong: 'A rim had dried on above the sauce: the water was in it, and went.',
+  notHot: 'Flecks in a pan that pours: the fat had not all melted.',
+  sugarLate: 'Sand between the teeth and a dull surface: the sugar found no water.',
+};
+
+export const FLOW_CALL_WORDS: Readonly<Record<FlowCall, string>> = {
+  thinner: 'thinner',
+  same: 'much the same',
+  thicker: 'thicker',
+};
+
+export const FILLING_WORDS: Readonly<Record<Filling, string>> = {
+  loose: 'loosely, with air between',
+  level: 'level, as it should be',
+  heaped: 'heaped',
+};
+
+/** Names of the steps a call of firmness is made in. */
+export const FIRMNESS_WORDS = [
+  'pouring cream',
+  'runny honey',
+  'thick yoghurt',
+  'soft butter',
+  'cold butter',
+  'a chocolate bar',
+] as const;
+
+export const CALLED_WORDS: Readonly<Record<Called, string>> = {
+  cold: 'How firm it will be',
+  amount: 'How much mends it',
+  temperature: 'How warm it is poured',
+};
+
+export const RIBBON_WORDS: Readonly<Record<Seen['ribbon'], string>> = {
+  runs: 'It runs off the spoon like water.',
+  falls: 'It falls in a ribbon that sinks in at once.',
+  lies: 'It falls in a ribbon that lies for a moment.',
+  mounds: 'It drops in lumps that stay.',
+};
+
+export const GRIT_WORDS: Readonly<Record<Seen['grit'], string>> = {
+  smooth: 'smooth',
+  flecks: 'flecks that are not melted',
+  sandy: 'sandy between the teeth',
+};
+
+/** How a surface shines, 0-100, in a word. */
+export function shineWord(shine: number): string {
+  if (shine >= 70) return 'It shines like a mirror.';
+  return shine >= 45 ? 'It shines softly.' : 'It is dull.';
+}
