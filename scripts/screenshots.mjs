@@ -120,12 +120,15 @@ const PICTURES = [
     },
   },
   {
-    file: 'map',
+    file: 'practice',
     size: DESK,
     go: async (page) => {
-      await open('Tearoom boat hot sauce')(page);
-      await page.keyboard.press('m');
-      await page.getByTestId('map-inside').waitFor();
+      await page.goto('/practice');
+      await page.getByLabel('Exercise').selectOption('tomorrow');
+      for (const press of ['Lift the spoon', 'Draw the spoon through', '20 ml on a plate']) {
+        await page.getByRole('button', { name: press }).click();
+      }
+      await page.waitForTimeout(6000);
     },
   },
   {

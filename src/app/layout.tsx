@@ -1,6 +1,7 @@
 import type { Metadata, Viewport } from 'next';
-import { cookies } from 'next/headers';
+import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { NOTES_EARLY_CHOICES } from '@/ui/notes-early-choices';
 import { PoursProvider } from '@/ui/pours/pours-provider';
 import { SettingsProvider } from '@/ui/settings/settings-provider';
 import { kitchenPours } from './kitchen-pours';
@@ -21,6 +22,14 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const theme = (await cookies()).get('dark-pour-theme')?.value === 'night' ? 'night' : 'day';
   return (
     <html lang="en" data-theme={theme}>
+      <head>
+        <script
+          nonce={(await headers()).get('x-nonce') ?? undefined}
+          // biome-ignore lint/security/noDangerouslySetInnerHtml: our own words, the same on every page
+          dangerouslySetInnerHTML={{ __html: NOTES_EARLY_CHOICES }}
+          suppressHydrationWarning
+        />
+      </head>
       <body>
         <SettingsProvider settings={await kitchenSettings()}>
           <PoursProvider knowledge={await kitchenPours()}>{children}</PoursProvider>

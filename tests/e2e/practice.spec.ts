@@ -43,7 +43,7 @@ test('one of each exercise, said, judged and kept; what is seen stands in words'
 
   await page.getByLabel('Exercise').selectOption('mend');
   await page.getByLabel('Grams to put in').fill('-4');
-  await expect(page.getByRole('alert')).toBeVisible();
+  await expect(page.getByRole('alert').filter({ hasText: 'below' })).toBeVisible();
   await page.getByLabel('Grams to put in').fill('60');
   await page.getByRole('button', { name: 'Put it in' }).click();
   await expect(after).toContainText('on the plate');
@@ -55,7 +55,7 @@ test('one of each exercise, said, judged and kept; what is seen stands in words'
   await expect(after).toContainText('You poured at');
 
   await page.getByLabel('Exercise').selectOption('which');
-  await page.getByLabel('Pan B').check();
+  await page.getByRole('radio', { name: 'Pan B' }).check();
   await page.getByRole('button', { name: 'That is my call' }).click();
   await expect(after).toContainText('had a third more');
 
