@@ -23,6 +23,7 @@ try {
     'devices',
     'book',
     'serve',
+    'practice',
     'load',
   ].map((name) => {
     const outfile = path.join(folder, `${name}.mjs`);

@@ -7,6 +7,7 @@ import type { Backup, TableChange } from '@/formats/backup-file';
 import { backupsFolder } from '@/server/backup/kept-backups';
 import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
 import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
+import { keepPhotosOf, withPhotos } from '@/server/backup/photos-in-backup';
 import { dataFolder } from '@/server/db/data-folder';
 import { knownSchemas, openKitchen } from '@/server/db/database';
 import { DataFolderInUseError } from '@/server/db/owner';
@@ -30,13 +31,15 @@ interface Kitchen {
 
 async function openHere(place: string): Promise<Kitchen> {
   const { db, schemaName, close } = await openKitchen(place);
+  const folder = isOnServer(place) ? dataFolder() : place;
   const read = (file: Buffer): Promise<Backup> => unpackBackup(file, knownSchemas());
   return {
-    take: async () => packBackup(await takeBackup(db, schemaName, new Date())),
+    take: async () => packBackup(withPhotos(await takeBackup(db, schemaName, new Date()), folder)),
     compare: async (file) => compareBackup(db, await read(file)),
     restore: async (file) => {
-      await restoreBackup(db, await read(file));
-      const folder = isOnServer(place) ? dataFolder() : place;
+      const backup = await read(file);
+      await restoreBackup(db, backup);
+      keepPhotosOf(backup, folder);
       mirrorPhotos(backupsFolder(folder), folder);
     },
     close,

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { photoHashSchema } from './photo';
 
 /** Tables of a kitchen in the order they are filled: what is pointed at before what points. */
 export const BACKUP_TABLES = [
@@ -37,6 +38,8 @@ export const backupSchema = z.object({
       z.ZodDefault<z.ZodArray<typeof rowSchema>>
     >,
   ),
+  /** photos by their names, base64; the daily ones lie beside it instead */
+  photos: z.record(photoHashSchema, z.base64()).default({}),
 });
 
 export type Backup = z.output<typeof backupSchema>;

@@ -83,6 +83,25 @@ test('one of each exercise, said, judged and kept; what is seen stands in words'
   expect(silent).toEqual([]);
 });
 
+test.describe('by touch alone', () => {
+  test.use({ hasTouch: true, viewport: { width: 768, height: 1024 } });
+
+  test('a pan is looked at and called', async ({ page, silent }) => {
+    await page.goto('/practice');
+    await ready(page);
+    await page.getByLabel('Exercise').selectOption('which');
+    for (const press of ['Lift the spoon', 'Tilt it', '20 ml on a plate'])
+      await page.getByRole('button', { name: press }).tap();
+    await expect(page.getByRole('list', { name: 'What is seen' })).toContainText('B: ');
+    await page.getByText('Pan A', { exact: true }).last().tap();
+    await page.getByRole('button', { name: 'That is my call' }).tap();
+    await expect(page.getByRole('region', { name: 'Afterwards' })).toContainText('had a third more');
+    await page.getByRole('button', { name: 'Next pan' }).tap();
+    await expect(page.getByRole('region', { name: 'Your eye so far' })).toContainText('of 1');
+    expect(silent).toEqual([]);
+  });
+});
+
 test('by keys alone, without motion, and of one formula', async ({ page, silent }) => {
   const id = await openFormula(page, { name: 'Weir practised' });
   await page.emulateMedia({ reducedMotion: 'reduce' });

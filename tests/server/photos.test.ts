@@ -3,6 +3,10 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
 import { afterEach, beforeEach, expect, test } from 'vitest';
+import { takeBackup } from '@/server/backup/kitchen-rows';
+import { packBackup, unpackBackup } from '@/server/backup/pack';
+import { keepPhotosOf, withPhotos } from '@/server/backup/photos-in-backup';
+import { knownSchemas, openMemoryDatabase } from '@/server/db/database';
 import { develop, PhotoError } from '@/server/photos/develop';
 import { dropPhotos, keepPhoto, listPhotos, mirrorPhotos, readPhoto } from '@/server/photos/photo-folder';
 
@@ -103,4 +107,23 @@ test('the backups have a copy; what no batch shows goes, unless it came lately',
   expect(listPhotos(folder)).toHaveLength(2);
   dropPhotos(folder, new Set(), before);
   expect(listPhotos(folder)).toEqual([second.hash]);
+});
+
+test('a backup takes the photos along and keeps only those that are what their names say', async () => {
+  const [one, two] = await Promise.all(
+    [50, 70].map(async (width) => develop(await (await picture(width, 30)).png().toBuffer())),
+  );
+  if (!one || !two) throw new Error('two photos');
+  for (const { hash, jpeg } of [one, two]) keepPhoto(folder, hash, jpeg);
+  const { db, schemaName, close } = await openMemoryDatabase();
+  const packed = await packBackup(withPhotos(await takeBackup(db, schemaName, new Date()), folder));
+  const backup = await unpackBackup(packed, knownSchemas());
+  await close();
+  const other = newFolder();
+  const photos = { ...backup.photos, [two.hash]: Buffer.from('another picture').toString('base64') };
+  keepPhotosOf({ photos }, other);
+  expect(listPhotos(other)).toEqual([one.hash]);
+  keepPhotosOf(backup, other);
+  expect(listPhotos(other).sort()).toEqual([one.hash, two.hash].sort());
+  expect(readPhoto(other, two.hash)?.equals(two.jpeg)).toBe(true);
 });

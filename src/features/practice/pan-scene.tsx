@@ -2,7 +2,7 @@ import { lineLeft, runAfter, spreadAfter } from '@/core/practice/levelling';
 import type { Seen } from '@/core/practice/observe';
 
 /** What a hand does with the pan, and for how many seconds. */
-export type Doing = { readonly kind: 'line' | 'tilt' | 'drop'; readonly seconds: number } | undefined;
+export type Doing = { readonly kind: 'line' | 'tilt' | 'drop' | 'ribbon'; readonly seconds: number } | undefined;
 
 const TILT_DEG = 14;
 const PLATE = { x: 482, y: 218 } as const;
@@ -55,6 +55,7 @@ export function PanScene({ seen, doing, label }: { seen: Seen; doing: Doing; lab
             />
           ))}
       </g>
+      {doing?.kind === 'ribbon' && <Ribbon seen={seen} seconds={doing.seconds} />}
       {doing?.kind === 'tilt' && <path d="M60 292 L310 262" stroke={METAL} strokeWidth="3" strokeDasharray="6 5" />}
       <ellipse cx={PLATE.x} cy={PLATE.y} rx="112" ry="42" fill="#fff" stroke={METAL} strokeWidth="2" />
       {spread > 0 && (
@@ -78,6 +79,33 @@ export function PanScene({ seen, doing, label }: { seen: Seen; doing: Doing; lab
         </>
       )}
     </svg>
+  );
+}
+
+/** A spoon lifted: what falls from it, as wide as it is thick, and what stays of it on the surface. */
+function Ribbon({ seen, seconds }: { seen: Seen; seconds: number }) {
+  const wide = 2.5 + 3 * Math.min(Math.max(Math.log10(seen.plasticViscosityPaS) + 1, 0), 3);
+  const left = lineLeft(seen, seconds);
+  const isLumps = seen.ribbon === 'mounds';
+  return (
+    <>
+      <path d="M250 44 L352 6" stroke={METAL} strokeWidth="7" strokeLinecap="round" />
+      <ellipse cx="236" cy="50" rx="26" ry="11" fill={METAL} />
+      <ellipse cx="236" cy="49" rx="21" ry="8" fill={seen.colour} />
+      {isLumps ? (
+        [78, 112].map((y) => <ellipse key={y} cx="234" cy={y} rx="11" ry="13" fill={seen.colour} />)
+      ) : (
+        <path d="M234 56 C236 90 232 120 234 164" fill="none" stroke={seen.colour} strokeWidth={wide} />
+      )}
+      <path
+        d="M206 168 c14 -12 44 -12 54 0 c-8 10 -38 10 -44 2 c6 -8 24 -8 30 0"
+        fill="none"
+        stroke="#000"
+        strokeOpacity={0.3 * left}
+        strokeWidth={wide}
+        strokeLinecap="round"
+      />
+    </>
   );
 }
 

@@ -54,7 +54,7 @@ const WITHOUT: Readonly<Record<ExerciseKind, readonly Sign[]>> = {
   why: [],
   spoon: ['plate', 'tilt', 'spoon', 'ribbon'],
 };
-const DOES = { spoon: 'line', tilt: 'tilt', plate: 'drop' } as const;
+const DOES = { spoon: 'line', tilt: 'tilt', plate: 'drop', ribbon: 'ribbon' } as const;
 
 /** The pan or pans of an exercise as they are seen, and what a cook may do with them. */
 function Scene({ exercise, temperatureC }: { exercise: Exercise; temperatureC: number }) {

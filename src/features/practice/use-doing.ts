@@ -2,9 +2,9 @@ import { useEffect, useState } from 'react';
 import type { Doing } from './pan-scene';
 
 /** How long each takes, s. */
-const LASTS = { line: 8, tilt: 6, drop: 30 } as const;
+const LASTS = { line: 8, tilt: 6, drop: 30, ribbon: 6 } as const;
 /** A drop on a plate is watched six times as fast: half a minute is long. */
-const QUICKER = { line: 1, tilt: 1, drop: 6 } as const;
+const QUICKER = { line: 1, tilt: 1, drop: 6, ribbon: 1 } as const;
 
 const wantsStills = () => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
 

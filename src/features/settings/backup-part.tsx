@@ -187,8 +187,7 @@ function MadeByThemselves({ kept }: { kept: Kept }) {
   return (
     <>
       <p className="mt-3 max-w-prose text-mute">
-        Photos are not in it: they lie as files in the data folder, copied once a day beside the backups and put back
-        from there.
+        Photos are in it. Those made by themselves have one copy of each photo beside them.
       </p>
       <h3 className="mt-4 mb-1 font-sans font-semibold">Made by themselves</h3>
       {kept.length === 0 ? (

@@ -32,22 +32,27 @@ const flowOf = (formula: Formula, temperatureC: number): Flow | undefined => {
 /** Weight is no gate: a row is taken down or up first, so that lighter and heavier ways to the same flow are found. */
 const FIRST_SHIFTS = [0.5, 1.8] as const;
 
-/** The second sauce as it is, and with each of its free rows shifted, as heavy in all as before. */
-function candidates(formula: Formula): readonly Formula[] {
+/** Rows that are shifted: the heaviest, which move the weight of all most. */
+const SHIFTED_ROWS = 3;
+
+/** The second sauce with each of its heaviest free rows shifted, as heavy in all as before. */
+function shifted(formula: Formula): readonly Formula[] {
   const total = formula.lines.reduce((sum, { grams }) => sum + grams, 0);
-  const shifted = formula.lines.flatMap(({ locked, grams }, row) =>
-    locked || !(grams > 0)
-      ? []
-      : FIRST_SHIFTS.map((times) => {
-          const moved = formula.lines.map((line, i) => (i === row ? times * line.grams : line.grams));
-          const sum = moved.reduce((all, each) => all + each, 0);
-          return withGrams(
-            formula,
-            moved.map((each) => (each * total) / sum),
-          );
-        }),
+  const heaviest = formula.lines
+    .map(({ locked, grams }, row) => ({ row, grams: locked ? 0 : grams }))
+    .filter(({ grams }) => grams > 0)
+    .toSorted((a, b) => b.grams - a.grams)
+    .slice(0, SHIFTED_ROWS);
+  return heaviest.flatMap(({ row }) =>
+    FIRST_SHIFTS.map((times) => {
+      const moved = formula.lines.map((line, i) => (i === row ? times * line.grams : line.grams));
+      const sum = moved.reduce((all, each) => all + each, 0);
+      return withGrams(
+        formula,
+        moved.map((each) => (each * total) / sum),
+      );
+    }),
   );
-  return [formula, ...shifted];
 }
 
 /** How far grams lie from a formula's own, as a share of its weight. */
@@ -80,12 +85,15 @@ export function drawWith(first: Formula, second: Formula, temperatureC = PLATE_C
       { moment: moment.name, quantity: 'yieldStressPa', high: 0.9 * DRAWING.mostYieldPa },
     ],
   };
-  const found = candidates(wanted).flatMap((from) => {
+  const tried = (from: Formula) => {
     const { grams } = balance(from, { explain: false, starts: 1 });
     const flow = flowOf(withGrams(second, grams), temperatureC);
     const match = flow && drawingMatch(one, flow);
     return flow && match?.holds ? [{ match, grams, flow, moved: movedBy(second, grams) }] : [];
-  });
+  };
+  // What is brought there straight has moved least already.
+  const straight = tried(wanted);
+  const found = straight.length > 0 ? straight : shifted(wanted).flatMap(tried);
   const [nearest] = found.toSorted((a, b) => a.moved - b.moved);
   return { asItIs, balanced: nearest };
 }

@@ -43,7 +43,7 @@ export async function takeBackup(db: Database, schema: string, now: Date): Promi
   return db.transaction(async (tx) => {
     const tables = {} as Record<BackupTable, BackupRow[]>;
     for (const table of BACKUP_TABLES) tables[table] = await readTable(tx, table);
-    return { format: 'dark-pour/backup', version: 1, madeAt: now.toISOString(), schema, tables };
+    return { format: 'dark-pour/backup', version: 1, madeAt: now.toISOString(), schema, tables, photos: {} };
   }, ONE_MOMENT);
 }
 

@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { backupsFolder, keepBackup, readKept } from '@/server/backup/kept-backups';
 import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
 import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
+import { keepPhotosOf, withPhotos } from '@/server/backup/photos-in-backup';
 import { dataFolder } from '@/server/db/data-folder';
 import { knownSchemas, sharedDatabase } from '@/server/db/database';
 import { mirrorPhotos } from '@/server/photos/photo-folder';
@@ -20,7 +21,7 @@ export async function GET(request: Request) {
     const kept = asked === null ? undefined : readKept(dataFolder(), asked);
     if (asked !== null && !kept) throw new RequestError(404, 'There is no backup of that day.');
     const { db, schemaName } = await sharedDatabase();
-    const bytes = kept ?? (await packBackup(await takeBackup(db, schemaName, new Date())));
+    const bytes = kept ?? (await packBackup(withPhotos(await takeBackup(db, schemaName, new Date()), dataFolder())));
     return new Response(new Uint8Array(bytes), {
       headers: {
         'content-type': 'application/gzip',
@@ -48,6 +49,7 @@ export async function POST(request: Request) {
       keepBackup(dataFolder(), today(), await packBackup(await takeBackup(db, schemaName, new Date())));
       await restoreBackup(db, backup);
       await refreshTests(db);
+      keepPhotosOf(backup, dataFolder());
       mirrorPhotos(backupsFolder(dataFolder()), dataFolder());
       return NextResponse.json({ restored: true });
     } catch (error) {
