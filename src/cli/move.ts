@@ -2,15 +2,20 @@ import path from 'node:path';
 import { stdout } from 'node:process';
 import { parseArgs } from 'node:util';
 import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
+import { dataFolder } from '@/server/db/data-folder';
 import { openKitchen } from '@/server/db/database';
 import { isOnServer, kitchenPlace, shownPlace } from '@/server/db/place';
 import { troubleOf } from '@/server/db/trouble-of';
+import { mirrorPhotos } from '@/server/photos/photo-folder';
 import { countFormulas } from '@/server/repositories/formula-list';
 
 const USAGE = `npm run move -- --to PLACE [--from PLACE] [--replace]
 copies a whole kitchen to another place and looks whether all of it has arrived; the old one stays as it is.
 PLACE is a folder or postgres://name@host/base; from: DATABASE_URL, DARK_POUR_DATA or .data when left out.
 `;
+
+/** Where the photos of a kitchen lie: one on a server has a folder, too. */
+const folderOf = (place: string) => (isOnServer(place) ? dataFolder() : place);
 
 /** Moves a kitchen, all or nothing. @throws where there is one already, or not all has arrived */
 async function move(from: string, to: string, replace: boolean): Promise<number> {
@@ -30,6 +35,7 @@ async function move(from: string, to: string, replace: boolean): Promise<number>
         ({ added, changed, removed }) => added + changed + removed > 0,
       );
       if (differs.length > 0) throw new Error(`Not all has arrived: ${differs.map(({ table }) => table).join(', ')}.`);
+      mirrorPhotos(folderOf(from), folderOf(to));
       return Object.values(backup.tables).reduce((sum, rows) => sum + rows.length, 0);
     } finally {
       await target.close();

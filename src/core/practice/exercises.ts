@@ -1,6 +1,7 @@
+import { filmThickness } from '../flow/film';
 import { usualHistory } from '../matter/process';
 import { nth } from '../nth';
-import { stateAt } from '../predict/state';
+import { type Batch, stateAt } from '../predict/state';
 import { seededNumbers } from '../random';
 import { type PourWindow, pourWindow } from '../serve/pour-window';
 import { type Cause, type HiddenPan, hiddenPan, type PracticeBase, STILL_DISTURBANCE } from './hidden-pan';
@@ -12,6 +13,8 @@ export type ExerciseKind = (typeof EXERCISE_KINDS)[number];
 
 /** Steps of firmness a call is made in, Pa: a factor of ten lies between neighbours, as between things everybody knows. */
 export const FIRMNESS_PA = [2, 10, 100, 1_000, 10_000, 100_000] as const;
+/** Steps of a coat that stays on an upright side, mm. */
+export const COAT_MM = [0.5, 1.5, 4.5] as const;
 /** How a spoonful was filled, with what went in for what was meant. */
 export const FILLINGS = { loose: 0.8, level: 1, heaped: 1.3 } as const;
 export type Filling = keyof typeof FILLINGS;
@@ -21,7 +24,16 @@ export type FlowCall = (typeof FLOW_CALLS)[number];
 
 /** An exercise as it was drawn: what is asked, and what only the judge knows. */
 export type Exercise = { readonly seed: number } & (
-  | { readonly kind: 'tomorrow'; readonly pan: HiddenPan; readonly atC: number; readonly truthPa: number }
+  | {
+      readonly kind: 'tomorrow';
+      readonly pan: HiddenPan;
+      readonly atC: number;
+      /** once it has set, or on the upright side of a cake as it is poured */
+      readonly where: 'set' | 'side';
+      /** the steps a call is made in, and the truth on them: Pa, or mm of coat */
+      readonly steps: readonly number[];
+      readonly truth: number;
+    }
   | {
       readonly kind: 'mend';
       readonly pan: HiddenPan;
@@ -56,8 +68,10 @@ export type Exercise = { readonly seed: number } & (
 
 /** A pan is drawn anew until what is asked can be told from what is shown; so often at most. */
 const MOST_DRAWS = 60;
-/** A truth lies no nearer to the middle between two steps than this, ln (J). */
-const CLEAR_OF_BETWEEN = 0.55;
+/** A truth lies no nearer to the middle between two steps than this part of the way (J). */
+const CLEAR_OF_BETWEEN = 0.48;
+/** m of a cake's side above the place that is looked at, and s until the coat is judged (J). */
+const SIDE = { heightM: 0.05, seconds: 40 } as const;
 /** ln by which a pan that is to be mended is off at least, and two that are compared differ. */
 const CLEARLY_OFF = Math.log(1.7);
 const CLEARLY_OTHER = Math.log(1.6);
@@ -80,29 +94,36 @@ const tells = (pan: HiddenPan, temperatureC: number) => observe(pan, temperature
 const asMeant = (base: PracticeBase) =>
   resistanceAt(hiddenPan(base, 1, { cups: 0, boiledOff: 0, kitchen: 0 }), base.pourC);
 
-/** The step of firmness nearest to a resistance, by place. */
-export function nearestStep(pa: number): number {
-  const distances = FIRMNESS_PA.map((step) => Math.abs(Math.log(pa / step)));
+/** The step nearest to a value, by place. */
+export function nearestStep(value: number, steps: readonly number[]): number {
+  const distances = steps.map((step) => Math.abs(Math.log(value / step)));
   return distances.indexOf(Math.min(...distances));
 }
 
-/** ln from the middle between two neighbours of steps. */
-function clearOfBetween(pa: number): number {
-  const off = Math.abs(Math.log(pa / nth(FIRMNESS_PA, nearestStep(pa))));
-  return Math.log(10) / 2 - off;
+/** Part of the way from the middle between two neighbours to a step, 0-1: steps are evenly apart in logarithms. */
+function clearOfBetween(value: number, steps: readonly number[]): number {
+  const half = Math.log(nth(steps, 1) / nth(steps, 0)) / 2;
+  return 1 - Math.abs(Math.log(value / nth(steps, nearestStep(value, steps)))) / half;
 }
 
 /** Places of rows of a role in a base. */
 const rowsOf = ({ rows }: PracticeBase, roles: readonly string[]) =>
   rows.flatMap(({ role, grams }, i) => (roles.includes(role) && grams > 0 ? [i] : []));
 
+/** mm of coat that stays on an upright side. */
+export function coatOf(batch: Batch, temperatureC: number): number {
+  const { flow } = stateAt(batch, temperatureC, usualHistory(temperatureC));
+  return filmThickness({ ...flow, densityKgM3: flow.phases.densityKgM3 }, SIDE.heightM, SIDE.seconds);
+}
+
 function drawTomorrow(base: PracticeBase, seed: number): Exercise | undefined {
   const pan = hiddenPan(base, seed);
   const { eatC, hours, pourC: atC } = base;
-  const truthPa = stateAt(pan.batch, eatC, [[hours, eatC]]).flow.resistancePa;
-  return clearOfBetween(truthPa) >= CLEAR_OF_BETWEEN && tells(pan, atC)
-    ? { kind: 'tomorrow', seed, pan, atC, truthPa }
-    : undefined;
+  const where = seed % 3 === 0 ? 'side' : 'set';
+  const steps = where === 'side' ? COAT_MM : FIRMNESS_PA;
+  const truth = where === 'side' ? coatOf(pan.batch, atC) : stateAt(pan.batch, eatC, [[hours, eatC]]).flow.resistancePa;
+  const isFair = clearOfBetween(truth, steps) >= CLEAR_OF_BETWEEN && tells(pan, atC);
+  return isFair ? { kind: 'tomorrow', seed, pan, atC, where, steps, truth } : undefined;
 }
 
 function drawMend(base: PracticeBase, seed: number): Exercise | undefined {

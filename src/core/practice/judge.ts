@@ -3,7 +3,7 @@ import { usualHistory } from '../matter/process';
 import { nth } from '../nth';
 import { stateAt } from '../predict/state';
 import { smallestAddition } from '../rescue/smallest-addition';
-import { type Exercise, FIRMNESS_PA, type FlowCall, nearestStep } from './exercises';
+import { type Exercise, type FlowCall, nearestStep } from './exercises';
 import { batchOf, type Cause, type HiddenPan } from './hidden-pan';
 import type { Called } from './learner';
 import { observe, type Seen } from './observe';
@@ -81,8 +81,9 @@ export function mend({ pan, atC, low, high }: Mend, { row, grams, portions }: Ex
 export function judge(exercise: Exercise, call: Call): Judgement {
   const plain = (isRight: boolean): Judgement => ({ isRight, called: undefined, miss: undefined });
   if (exercise.kind === 'tomorrow' && call.kind === 'tomorrow') {
-    const miss = Math.log(nth(FIRMNESS_PA, call.step) / exercise.truthPa);
-    return { isRight: call.step === nearestStep(exercise.truthPa), called: 'cold', miss };
+    const { steps, truth, where } = exercise;
+    const miss = Math.log(nth(steps, call.step) / truth);
+    return { isRight: call.step === nearestStep(truth, steps), called: where === 'set' ? 'cold' : 'coat', miss };
   }
   if (exercise.kind === 'mend' && call.kind === 'mend') {
     const { leastG, isInGate } = mend(exercise, call);

@@ -1,7 +1,7 @@
 import type { ExerciseKind } from './exercises';
 
-/** What a call is measured in: how firm, how much, how warm; each as said less true (ln, ln, tens of °C). */
-export const CALLED = ['cold', 'amount', 'temperature'] as const;
+/** What a call is measured in: how firm, how thick a coat, how much, how warm; each as said less true (ln, ln, ln, tens of °C). */
+export const CALLED = ['cold', 'coat', 'amount', 'temperature'] as const;
 export type Called = (typeof CALLED)[number];
 
 /** One exercise that was done. */

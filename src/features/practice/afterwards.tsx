@@ -4,7 +4,14 @@ import { nth } from '@/core/nth';
 import { FILLINGS, nearestStep } from '@/core/practice/exercises';
 import { mend } from '@/core/practice/judge';
 import { stateAt } from '@/core/predict/state';
-import { CAUSE_WORDS, FILLING_WORDS, FIRMNESS_WORDS, FLOW_CALL_WORDS, TOLD_BY } from '@/kitchen/words/practice-words';
+import {
+  CAUSE_WORDS,
+  COAT_WORDS,
+  FILLING_WORDS,
+  FIRMNESS_WORDS,
+  FLOW_CALL_WORDS,
+  TOLD_BY,
+} from '@/kitchen/words/practice-words';
 import { celsius, millimetres, percent, significant, weight } from '@/ui/format';
 import { TruthCurve } from './truth-curve';
 import type { Round } from './use-practice';
@@ -15,11 +22,17 @@ type Said = NonNullable<Round['said']>;
 function truthWords({ exercise }: Round, { call }: Said): readonly string[] {
   switch (exercise.kind) {
     case 'tomorrow': {
-      const { pan, atC } = exercise;
-      return [
-        `It was like ${nth(FIRMNESS_WORDS, nearestStep(exercise.truthPa))}: ${significant(exercise.truthPa)} Pa at ${celsius(Math.round(pan.base.eatC))}.`,
-        `What told it: its ring at ${celsius(Math.round(atC))} beside what the recipe should give there, carried along the curve to the cold.`,
-      ];
+      const { pan, atC, where, steps, truth } = exercise;
+      const step = nearestStep(truth, steps);
+      return where === 'set'
+        ? [
+            `It was like ${nth(FIRMNESS_WORDS, step)}: ${significant(truth)} Pa at ${celsius(Math.round(pan.base.eatC))}.`,
+            `What told it: its ring at ${celsius(Math.round(atC))} beside what the recipe should give there, carried along the curve to the cold.`,
+          ]
+        : [
+            `On the side ${nth(COAT_WORDS, step)}: ${millimetres(Number(truth.toPrecision(2)))}.`,
+            'What told it: the spoon’s line, and how little the ring spread. What stays on a side is what the sauce holds by itself.',
+          ];
     }
     case 'mend': {
       if (call.kind !== 'mend') return [];

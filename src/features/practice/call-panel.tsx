@@ -3,7 +3,7 @@ import { nth } from '@/core/nth';
 import { type Exercise, FLOW_CALLS } from '@/core/practice/exercises';
 import { CAUSES, type Cause } from '@/core/practice/hidden-pan';
 import type { Call } from '@/core/practice/judge';
-import { CAUSE_WORDS, FIRMNESS_WORDS, FLOW_CALL_WORDS } from '@/kitchen/words/practice-words';
+import { CAUSE_WORDS, COAT_WORDS, FIRMNESS_WORDS, FLOW_CALL_WORDS } from '@/kitchen/words/practice-words';
 import { Button } from '@/ui/button';
 import { inlinePlain, inlineRules } from '@/ui/inline-rules';
 import { NumberField } from '@/ui/number-field';
@@ -22,7 +22,11 @@ interface Option {
 function optionsOf(exercise: Exercise): readonly Option[] {
   switch (exercise.kind) {
     case 'tomorrow':
-      return FIRMNESS_WORDS.map((name, step) => ({ key: name, name, call: { kind: 'tomorrow', step } }));
+      return (exercise.where === 'set' ? FIRMNESS_WORDS : COAT_WORDS).map((name, step) => ({
+        key: name,
+        name,
+        call: { kind: 'tomorrow', step },
+      }));
     case 'which':
       return (['Pan A', 'Pan B'] as const).map((name, i) => ({
         key: name,

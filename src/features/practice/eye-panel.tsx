@@ -16,8 +16,9 @@ function biasWords(called: Called, bias: number): string {
       : `you pour ${degrees} °C too ${bias > 0 ? 'warm' : 'cold'}`;
   }
   const share = Math.exp(Math.abs(bias));
-  if (share < 1.1) return called === 'cold' ? 'you see it as firm as it is' : 'you take as much as it needs';
+  if (share < 1.1) return called === 'amount' ? 'you take as much as it needs' : 'you see it as it is';
   const times = `${fixed(share, 1)} times`;
+  if (called === 'coat') return `you think its coat ${times} ${bias > 0 ? 'thicker' : 'thinner'} than it is`;
   if (called === 'cold')
     return bias > 0 ? `you think it ${times} firmer than it is` : `you think it ${times} softer than it is`;
   return bias > 0 ? `you take ${times} what it needs` : `you take too little, by ${times}`;

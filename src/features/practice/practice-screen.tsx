@@ -24,6 +24,7 @@ function question(exercise: Exercise): string {
   switch (exercise.kind) {
     case 'tomorrow': {
       const { eatC } = exercise.pan.base;
+      if (exercise.where === 'side') return 'Poured over the upright side of a cake now: what stays on it?';
       return `How firm will it be at ${celsius(Math.round(eatC))}, once it has set?`;
     }
     case 'mend':

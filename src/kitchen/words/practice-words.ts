@@ -53,6 +53,7 @@ export const FIRMNESS_WORDS = [
 
 export const CALLED_WORDS: Readonly<Record<Called, string>> = {
   cold: 'How firm it will be',
+  coat: 'How thick it coats',
   amount: 'How much mends it',
   temperature: 'How warm it is poured',
 };
@@ -69,6 +70,9 @@ export const GRIT_WORDS: Readonly<Record<Seen['grit'], string>> = {
   flecks: 'flecks that are not melted',
   sandy: 'sandy between the teeth',
 };
+
+/** Names of the steps of a coat on the side of a cake. */
+export const COAT_WORDS = ['it runs off: a stain stays', 'a thin coat stays', 'a thick coat hangs'] as const;
 
 /** How a surface shines, 0-100, in a word. */
 export function shineWord(shine: number): string {

@@ -6,14 +6,14 @@ import { compositionVector } from '@/core/matter/components';
 import { DEFAULT_PROCESS, usualHistory } from '@/core/matter/process';
 import { roleOfRow } from '@/core/method/row-role';
 import {
+  coatOf,
   drawExercise,
   EXERCISE_KINDS,
   type Exercise,
   type ExerciseKind,
-  FIRMNESS_PA,
   nearestStep,
 } from '@/core/practice/exercises';
-import { hiddenPan, type PracticeBase } from '@/core/practice/hidden-pan';
+import { batchOf, hiddenPan, type PracticeBase } from '@/core/practice/hidden-pan';
 import { type Call, judge, mend } from '@/core/practice/judge';
 import { eyeOf, nextKind } from '@/core/practice/learner';
 import { lineLeft, runAfter, spreadAfter } from '@/core/practice/levelling';
@@ -85,8 +85,12 @@ function idealCall(exercise: Exercise): Call {
   switch (exercise.kind) {
     case 'tomorrow': {
       const { base: of } = exercise.pan;
-      const book = stateAt(meant(of).batch, of.eatC, [[of.hours, of.eatC]]).flow.resistancePa;
-      return { kind: 'tomorrow', step: nearestStep(book * Math.exp(thickerByRing(exercise, exercise.atC))) };
+      const off = thickerByRing(exercise, exercise.atC);
+      const book =
+        exercise.where === 'set'
+          ? stateAt(meant(of).batch, of.eatC, [[of.hours, of.eatC]]).flow.resistancePa * Math.exp(off)
+          : coatOf(batchOf(of, meant(of).components, off), exercise.atC);
+      return { kind: 'tomorrow', step: nearestStep(book, exercise.steps) };
     }
     case 'mend': {
       const { base: of } = exercise.pan;
@@ -147,7 +151,7 @@ describe('a fair draw', () => {
   it.each(EXERCISE_KINDS)('%s: guessing does not do', (kind) => {
     const drawn = many(kind, 90);
     const always: Partial<Record<ExerciseKind, Call>> = {
-      tomorrow: { kind: 'tomorrow', step: 2 },
+      tomorrow: { kind: 'tomorrow', step: 1 },
       mend: { kind: 'mend', row: 0, grams: 20, portions: 1 },
       when: { kind: 'when', temperatureC: 60 },
       which: { kind: 'which', pan: 0 },
@@ -177,12 +181,12 @@ describe('the judge', () => {
   it('counts too much and too little of the same size the same', () => {
     for (const exercise of many('tomorrow', 30)) {
       if (exercise.kind !== 'tomorrow') continue;
-      const right = nearestStep(exercise.truthPa);
-      for (const step of FIRMNESS_PA.keys()) {
+      const right = nearestStep(exercise.truth, exercise.steps);
+      for (const step of exercise.steps.keys()) {
         expect(judge(exercise, { kind: 'tomorrow', step }).isRight).toBe(step === right);
       }
-      const miss = (pa: number) => Math.log(pa / exercise.truthPa);
-      expect(miss(exercise.truthPa * 3)).toBeCloseTo(-miss(exercise.truthPa / 3), 12);
+      const miss = (pa: number) => Math.log(pa / exercise.truth);
+      expect(miss(exercise.truth * 3)).toBeCloseTo(-miss(exercise.truth / 3), 12);
     }
   });
 
