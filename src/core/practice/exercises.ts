@@ -12,9 +12,9 @@ export const EXERCISE_KINDS = ['tomorrow', 'mend', 'when', 'which', 'why', 'spoo
 export type ExerciseKind = (typeof EXERCISE_KINDS)[number];
 
 /** Steps of firmness a call is made in, Pa: a factor of ten lies between neighbours, as between things everybody knows. */
-export const FIRMNESS_PA = [2, 10, 100, 1_000, 10_000, 100_000] as const;
+const FIRMNESS_PA = [2, 10, 100, 1_000, 10_000, 100_000] as const;
 /** Steps of a coat that stays on an upright side, mm. */
-export const COAT_MM = [0.5, 1.5, 4.5] as const;
+const COAT_MM = [0.5, 1.5, 4.5] as const;
 /** How a spoonful was filled, with what went in for what was meant. */
 export const FILLINGS = { loose: 0.8, level: 1, heaped: 1.3 } as const;
 export type Filling = keyof typeof FILLINGS;
