@@ -3,14 +3,8 @@ import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
 import type { Ingredient } from '@/formats/ingredient';
 import { idFromName } from '@/formats/ingredient-id';
-import {
-  decodeCsv,
-  LARGEST_CSV_BYTES,
-  LarderCsvError,
-  parseLarderCsv,
-  readLarderRows,
-  writeLarderCsv,
-} from '@/formats/larder-csv';
+import { decodeCsv, LARGEST_CSV_BYTES, LarderCsvError, parseLarderCsv, readLarderRows } from '@/formats/larder-csv';
+import { writeLarderCsv } from '@/formats/larder-csv-writing';
 import { planImport } from '@/formats/larder-import';
 import { larder } from '../support/kitchen';
 

@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { ingredientSchema } from '@/formats/ingredient';
-import { writeLarderCsv } from '@/formats/larder-csv';
+import { writeLarderCsv } from '@/formats/larder-csv-writing';
 import { sharedDatabase } from '@/server/db/database';
 import { kept } from '@/server/larder-answers';
 import { answering, readJson } from '@/server/read-request';
