@@ -40,6 +40,9 @@ export interface HiddenPan {
   readonly lnKitchen: number;
   readonly components: ComponentVector;
   readonly batch: Batch;
+  /** min it stood open, and whether a whisk left air in it: seen, and of no weight for what is asked */
+  readonly stoodMin: number;
+  readonly isFoamy: boolean;
 }
 
 /** How a pan is disturbed: spread of cups (sd of ln), most of the water that may boil off unseen, sd of the hidden kitchen. */
@@ -54,6 +57,9 @@ const USUAL_DISTURBANCE: Disturbance = { cups: 0.1, boiledOff: 0.15, kitchen: 0.
 /** Only what is asked about differs. */
 export const STILL_DISTURBANCE: Disturbance = { cups: 0.015, boiledOff: 0, kitchen: 0.1 };
 
+/** How long a pan may have stood, min, and how often a whisk leaves air in it (J). */
+const LONGEST_STOOD_MIN = 20;
+const FOAMY = 0.25;
 /** What each cause does: part of the liquids left out, part of the water boiled off (J). */
 const SHORT_LIQUID = 0.28;
 const BOILED_LONG = 0.3;
@@ -87,7 +93,10 @@ export function hiddenPan(
   for (const [i, { perGram }] of base.rows.entries()) addTimes(components, perGram, nth(grams, i));
   const lostWaterG = waterOf(components) * (cause === 'boiledLong' ? BOILED_LONG : boiledOff);
   components[COMPONENT_INDEX.water] = waterOf(components) - lostWaterG;
-  return { base, cause, grams, lostWaterG, lnKitchen, components, batch: batchOf(base, components, lnKitchen) };
+  const stoodMin = LONGEST_STOOD_MIN * dice();
+  const isFoamy = dice() < FOAMY;
+  const batch = batchOf(base, components, lnKitchen);
+  return { base, cause, grams, lostWaterG, lnKitchen, components, batch, stoodMin, isFoamy };
 }
 
 /** What a hidden pan's kitchen makes of some components. */

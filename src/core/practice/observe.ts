@@ -19,6 +19,9 @@ export interface Seen {
   readonly grit: 'smooth' | 'flecks' | 'sandy';
   /** a rim has dried on above the sauce */
   readonly driedRim: boolean;
+  /** a skin has formed while it stood */
+  readonly hasSkin: boolean;
+  readonly hasBubbles: boolean;
   readonly taste: Tasted;
   readonly colour: string;
   /** how it is drawn moving: Pa·s, Pa, kg/m³ */
@@ -29,6 +32,9 @@ export interface Seen {
 
 /** Resistance, Pa, from which a ribbon falls, lies and mounds (J). */
 const RIBBON = { falls: 2, lies: 12, mounds: 60 } as const;
+/** min after which a warm pan that gives off water skins, and how moist it must be (J). */
+const SKIN_AFTER_MIN = 14;
+const SKIN_FROM_AW = 0.85;
 /** Part of all water that must have gone so that the pan shows a rim (J). */
 const RIM_SHOWS = 0.12;
 
@@ -44,7 +50,7 @@ function ribbonOf(resistancePa: number): Seen['ribbon'] {
  * @param temperatureC 0-100 °C
  */
 export function observe(pan: HiddenPan, temperatureC: number): Seen {
-  const { flow, shine } = stateAt(pan.batch, temperatureC, usualHistory(temperatureC));
+  const { flow, shine, waterActivity } = stateAt(pan.batch, temperatureC, usualHistory(temperatureC));
   const densityKgM3 = flow.phases.densityKgM3;
   const moving = { plasticViscosityPaS: flow.plasticViscosityPaS, yieldStressPa: flow.yieldStressPa, densityKgM3 };
   const water = pan.batch.mixture.waterG + pan.lostWaterG;
@@ -56,6 +62,8 @@ export function observe(pan: HiddenPan, temperatureC: number): Seen {
     shine: pan.cause === 'sugarLate' ? 0.6 * shine : shine,
     grit: pan.cause === 'notHot' ? 'flecks' : pan.cause === 'sugarLate' ? 'sandy' : 'smooth',
     driedRim: pan.lostWaterG > RIM_SHOWS * water,
+    hasSkin: pan.stoodMin > SKIN_AFTER_MIN && waterActivity > SKIN_FROM_AW,
+    hasBubbles: pan.isFoamy,
     taste: tastedByTheBook(pan.batch),
     colour: chocolateColour(pan.batch.mixture),
     ...moving,

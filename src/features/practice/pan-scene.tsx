@@ -11,10 +11,21 @@ const SCALE = 1.5;
 const METAL = '#9aa9ad';
 
 /** The pan from above with its sauce, a spoon's line, its edge when it is tilted, and 20 ml on a plate with a ruler. */
-export function PanScene({ seen, doing, label }: { seen: Seen; doing: Doing; label: string }) {
+export function PanScene({
+  seen,
+  doing,
+  hasDropped,
+  label,
+}: {
+  seen: Seen;
+  doing: Doing;
+  /** 20 ml lie on the plate since half a minute */
+  hasDropped: boolean;
+  label: string;
+}) {
+  const spread = doing?.kind === 'drop' ? spreadAfter(seen, doing.seconds) : hasDropped ? seen.ringMm : undefined;
   const line = doing?.kind === 'line' ? lineLeft(seen, doing.seconds) : 0;
   const run = doing?.kind === 'tilt' ? runAfter(seen, TILT_DEG, doing.seconds) : 0;
-  const spread = doing?.kind === 'drop' ? spreadAfter(seen, doing.seconds) : 0;
   const gloss = Math.max(seen.shine - 25, 0) / 110;
   return (
     <svg viewBox="0 0 600 330" className="w-full" role="img" aria-label={label}>
@@ -44,41 +55,77 @@ export function PanScene({ seen, doing, label }: { seen: Seen; doing: Doing; lab
             strokeLinecap="round"
           />
         )}
-        {seen.grit !== 'smooth' &&
-          SPOTS.map(([x, y], i) => (
-            <circle
-              key={`${x} ${y}`}
-              cx={x}
-              cy={y}
-              r={seen.grit === 'flecks' ? 3.4 - (i % 3) : 1.3}
-              fill={seen.grit === 'flecks' ? '#2a1710' : '#e9dcc6'}
-            />
-          ))}
+        <Surface seen={seen} />
       </g>
       {doing?.kind === 'ribbon' && <Ribbon seen={seen} seconds={doing.seconds} />}
       {doing?.kind === 'tilt' && <path d="M60 292 L310 262" stroke={METAL} strokeWidth="3" strokeDasharray="6 5" />}
       <ellipse cx={PLATE.x} cy={PLATE.y} rx="112" ry="42" fill="#fff" stroke={METAL} strokeWidth="2" />
-      {spread > 0 && (
-        <>
-          <ellipse
-            cx={PLATE.x}
-            cy={PLATE.y}
-            rx={(spread / 2) * SCALE}
-            ry={(spread / 2) * SCALE * 0.36}
-            fill={seen.colour}
-          />
-          <path
-            d={`M${PLATE.x - (spread / 2) * SCALE} ${PLATE.y + 62}h${spread * SCALE}m0 -5v10m${-spread * SCALE} 0v-10`}
-            stroke="var(--color-enamel)"
-            strokeWidth="2"
-            fill="none"
-          />
-          <text x={PLATE.x} y={PLATE.y + 86} textAnchor="middle" fontSize="17" fill="var(--color-ink)" className="read">
-            {Math.round(spread)} mm
-          </text>
-        </>
-      )}
+      {spread !== undefined && <Drop seen={seen} spread={spread} />}
     </svg>
+  );
+}
+
+/** What lies on the surface: skin, bubbles, flecks or grains. */
+function Surface({ seen }: { seen: Seen }) {
+  return (
+    <>
+      {seen.hasSkin && (
+        <path
+          d="M70 150 c18 -8 30 6 48 0 M250 200 c16 -9 26 5 40 -1 M150 240 c18 -8 32 6 46 0 M210 110 c14 -6 24 4 36 0"
+          fill="none"
+          stroke="#fff"
+          strokeOpacity="0.28"
+          strokeWidth="2.5"
+        />
+      )}
+      {seen.hasBubbles &&
+        BUBBLES.map(([x, y, r]) => (
+          <circle
+            key={`${x} ${y}`}
+            cx={x}
+            cy={y}
+            r={r}
+            fill="none"
+            stroke="#fff"
+            strokeOpacity="0.5"
+            strokeWidth="1.4"
+          />
+        ))}
+      {seen.grit !== 'smooth' &&
+        SPOTS.map(([x, y], i) => (
+          <circle
+            key={`${x} ${y}`}
+            cx={x}
+            cy={y}
+            r={seen.grit === 'flecks' ? 3.4 - (i % 3) : 1.3}
+            fill={seen.grit === 'flecks' ? '#2a1710' : '#e9dcc6'}
+          />
+        ))}
+    </>
+  );
+}
+
+/** 20 ml on the plate, with the ruler across it. */
+function Drop({ seen, spread }: { seen: Seen; spread: number }) {
+  return (
+    <>
+      <ellipse
+        cx={PLATE.x}
+        cy={PLATE.y}
+        rx={(spread / 2) * SCALE}
+        ry={(spread / 2) * SCALE * 0.36}
+        fill={seen.colour}
+      />
+      <path
+        d={`M${PLATE.x - (spread / 2) * SCALE} ${PLATE.y + 62}h${spread * SCALE}m0 -5v10m${-spread * SCALE} 0v-10`}
+        stroke="var(--color-enamel)"
+        strokeWidth="2"
+        fill="none"
+      />
+      <text x={PLATE.x} y={PLATE.y + 86} textAnchor="middle" fontSize="17" fill="var(--color-ink)" className="read">
+        {Math.round(spread)} mm
+      </text>
+    </>
   );
 }
 
@@ -108,6 +155,16 @@ function Ribbon({ seen, seconds }: { seen: Seen; seconds: number }) {
     </>
   );
 }
+
+/** Where bubbles stand, and how large. */
+const BUBBLES = [
+  [98, 205, 4],
+  [112, 212, 2.5],
+  [262, 140, 3.5],
+  [275, 150, 5],
+  [200, 238, 3],
+  [214, 244, 2],
+] as const;
 
 /** Where flecks and grains lie. */
 const SPOTS = [

@@ -76,6 +76,7 @@ function Scene({ exercise, temperatureC }: { exercise: Exercise; temperatureC: n
             <PanScene
               seen={seen}
               doing={doing}
+              hasDropped={done.has('plate')}
               label={`The pan${pans.length > 1 ? ` ${name}` : ''}. ${signWords('look', seen)}`}
             />
           </div>

@@ -21,7 +21,7 @@ const PRESS: Readonly<Record<Exclude<Sign, 'look'>, string>> = {
 export function signWords(sign: Sign, seen: Seen): string {
   switch (sign) {
     case 'look':
-      return `${shineWord(seen.shine)}${seen.driedRim ? ' A rim has dried on above it.' : ''}${seen.grit === 'flecks' ? ' There are flecks in it.' : ''}`;
+      return `${shineWord(seen.shine)}${seen.driedRim ? ' A rim has dried on above it.' : ''}${seen.grit === 'flecks' ? ' There are flecks in it.' : ''}${seen.hasSkin ? ' A skin has formed while it stood; stirred, it is gone.' : ''}${seen.hasBubbles ? ' Bubbles of the whisk stand in it.' : ''}`;
     case 'spoon':
       return seen.lineStays ? 'The spoon’s line stays.' : 'The spoon’s line runs shut.';
     case 'ribbon':
