@@ -1,8 +1,8 @@
 import { useEffect } from 'react';
 
-/** Lists in which something was chosen before the page listened; gone once it does. */
+/** Lists in which something was chosen before the page listened, with what; gone once it does. */
 interface Early {
-  darkPourEarly?: Set<HTMLSelectElement> | undefined;
+  darkPourEarly?: Map<HTMLSelectElement, string> | undefined;
 }
 
 /**
@@ -14,6 +14,11 @@ export function useEarlyChoices(): void {
     const here = window as Early;
     const early = here.darkPourEarly ?? [];
     here.darkPourEarly = undefined;
-    for (const list of early) if (list.isConnected) list.dispatchEvent(new Event('change', { bubbles: true }));
+    for (const [list, chosen] of early) {
+      if (!list.isConnected) continue;
+      // As the page woke it may have put back what it was sent with.
+      list.value = chosen;
+      list.dispatchEvent(new Event('change', { bubbles: true }));
+    }
   }, []);
 }
