@@ -6,6 +6,7 @@ import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { duration } from '@/ui/duration';
 import { celsius, weight } from '@/ui/format';
 import { Amount, AskedAnswered, Fact } from './asked';
+import { Contains } from './contains';
 import type { Serving } from './use-serving';
 
 const DIPPED_WORDS: Readonly<Record<Dipped, string>> = {
@@ -22,7 +23,7 @@ const USUAL: Readonly<Record<Dipped, number>> = { crisp: 3, salty: 2, fruit: 5, 
 export function BoardView({ serving }: { serving: Serving }) {
   const [guests, setGuests] = useState(12);
   const [each, setEach] = useState<Record<Dipped, number>>({ ...USUAL });
-  const { method, pour, batchG, contents } = serving;
+  const { method, pour, batchG } = serving;
   const items: BoardItem[] = keysOf(each).flatMap((kind) => (each[kind] > 0 ? [{ kind, piecesEach: each[kind] }] : []));
   const need = dippingBoard(guests, items);
   const allG = need.dippedG + need.standingG;
@@ -96,9 +97,8 @@ export function BoardView({ serving }: { serving: Serving }) {
             <li>The bowl and what is in it are hot: out of children’s reach, in the middle of the board.</li>
           </ul>
           <p className="mt-3 max-w-2xl rounded-lg bg-near-wash px-3 py-2">
-            The sauce contains {contents.contains.join(', ') || 'no declared allergen'}
-            {contents.mayContain.length > 0 && `; may contain ${contents.mayContain.join(', ')}`}. Put a sign to it, and
-            a spoon of its own to each bowl. {CAUTION_WORDS.code}
+            <Contains serving={serving} />
+            Put a sign to it, and a spoon of its own to each bowl. {CAUTION_WORDS.code}
           </p>
         </>
       )}

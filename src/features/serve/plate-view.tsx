@@ -3,8 +3,9 @@ import { type PlatePattern, plateGuide } from '@/core/serve/plate-guides';
 import { pourWindow } from '@/core/serve/pour-window';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { Button } from '@/ui/button';
-import { celsius, listed, millimetres, significant, weight } from '@/ui/format';
+import { celsius, millimetres, significant, weight } from '@/ui/format';
 import { Amount, AskedAnswered, Choice, Fact } from './asked';
+import { Contains } from './contains';
 import { PlateDrawing } from './plate-drawing';
 import { Reheat } from './reheat';
 import { SecondSauce, useSecondSauce } from './second-sauce';
@@ -137,8 +138,8 @@ export function PlateView({ id, serving }: { id: string; serving: Serving }) {
           <Reheat serving={serving} />
           <ServingAmounts serving={serving} />
           <p className="mt-3 text-[13.5px] text-mute">
-            Contains {listed([...serving.contents.contains]) || 'no declared allergen'}. {CAUTION_WORDS.reheat}{' '}
-            {CAUTION_WORDS.code}
+            <Contains serving={serving} />
+            {CAUTION_WORDS.reheat} {CAUTION_WORDS.code}
           </p>
         </div>
       </div>
