@@ -5,12 +5,14 @@ import { type Face, layOut, TooMuchError } from '@/features/label/layout';
 import { measureText } from '@/features/label/measure-text';
 import { foldBatch } from '@/formats/batch-state';
 import { dayOf } from '@/formats/day';
+import { foldWords } from '@/formats/fold-words';
 import { LABEL_SIZES, type LabelQuery } from '@/formats/label';
 import { cookedBatch } from '@/kitchen/cook/cook-batch';
 import { labelContent } from '@/kitchen/label/label-content';
+import { asMade } from '@/kitchen/record/as-made';
 import { sharedDatabase } from '@/server/db/database';
 import { eventsAfter, findBatch } from '@/server/repositories/batch-rows';
-import { someIngredients } from '@/server/repositories/larder';
+import { listIngredients } from '@/server/repositories/larder';
 import { kitchenSettings } from './kitchen-settings';
 
 /** What other machines reach this kitchen by, else the name it was asked under. */
@@ -26,26 +28,20 @@ export async function batchLabel(id: string, query: LabelQuery) {
   const found = await findBatch(db, id);
   if (!found) return undefined;
   const { head, frozen } = found;
+  const larder = await listIngredients(db);
+  const byId = new Map(larder.map((each) => [each.id, each]));
+  const byName = new Map(larder.map((each) => [foldWords(each.name), each]));
   // Batches from before packs were copied say nothing of them: the larder does.
-  const larder = new Map(
-    (await someIngredients(db, Object.keys(frozen.file.ingredients))).map((each) => [each.id, each]),
-  );
   const ingredients = Object.fromEntries(
     Object.entries(frozen.file.ingredients).map(([key, own]) => {
-      const madeOf = own.madeOf ?? larder.get(key)?.madeOf;
+      const madeOf = own.madeOf ?? byId.get(key)?.madeOf;
       return [key, { ...own, ...(madeOf ? { madeOf } : {}) }];
     }),
   );
-  const file = { ...frozen.file, ingredients };
-  const plan = cookedBatch({ ...frozen, file });
-  const state = foldBatch(plan.method.followed.length, head.startedMs, await eventsAfter(db, id, 0));
-  const content = labelContent(
-    head,
-    { ...frozen, file },
-    cookedBatch({ ...frozen, file }, state.replanned),
-    dayOf(head.startedMs),
-    query,
-  );
+  const cooked = cookedBatch(frozen);
+  const state = foldBatch(cooked.method.followed.length, head.startedMs, await eventsAfter(db, id, 0));
+  const made = asMade(cooked, state, { ...frozen.file, ingredients }, (name) => byName.get(foldWords(name)));
+  const content = labelContent(head, made, cooked.method, dayOf(head.startedMs), query);
   if (!content) return undefined;
   const size = LABEL_SIZES[query.size];
   const address = `${await ownAddress()}/batches/${id}/record`;

@@ -5,12 +5,16 @@ import { labelBlocks } from '@/features/label/label-blocks';
 import { labelPdf } from '@/features/label/label-pdf';
 import { type Face, layOut, TooMuchError } from '@/features/label/layout';
 import { measureText } from '@/features/label/measure-text';
+import type { BatchEvent, Happening } from '@/formats/batch';
+import { foldBatch } from '@/formats/batch-state';
 import { readFormula } from '@/formats/formula-file';
 import { LABEL_SIZES, type LabelQuery, labelQuerySchema } from '@/formats/label';
 import { cookedBatch } from '@/kitchen/cook/cook-batch';
 import { freezeBatch } from '@/kitchen/cook/freeze';
 import { labelContent } from '@/kitchen/label/label-content';
+import { reheatAdvice } from '@/kitchen/label/reheat-advice';
 import { allergenRuns, asksForPercent } from '@/kitchen/label/statement';
+import { asMade } from '@/kitchen/record/as-made';
 import { fileOf, larder } from '../support/kitchen';
 import { readPdf } from '../support/read-pdf';
 
@@ -32,13 +36,20 @@ const file = readFormula({
   name: 'Weir rum and chocolate sauce',
 });
 
+/** A log of what happened, as the server keeps it. */
+const happened = (whats: readonly Happening[]): BatchEvent[] =>
+  whats.map((what, i) => ({ seq: i + 1, key: `event-${i + 1}`, tablet: 'a', tabletMs: 0, serverMs: 1000 * i, what }));
+
 /** The label of that sauce. */
-function contentOf(asked: Partial<LabelQuery> = {}, named = file) {
+function contentOf(asked: Partial<LabelQuery> = {}, named = file, events: readonly Happening[] = []) {
   const query = labelQuerySchema.parse(asked);
   const frozen = freezeBatch(named, larder, { times: 1, ...STOVE });
   if (!frozen) throw new Error('it can be frozen');
   const head = { name: named.name, number: 7 };
-  const content = labelContent(head, frozen, cookedBatch(frozen), '2026-11-24', query);
+  const cooked = cookedBatch(frozen);
+  const state = foldBatch(cooked.method.followed.length, 0, happened(events));
+  const made = asMade(cooked, state, frozen.file, (name) => larder.get(name));
+  const content = labelContent(head, made, cooked.method, '2026-11-24', query);
   if (!content) throw new Error('something is in it');
   return { query, content };
 }
@@ -64,6 +75,43 @@ describe('what is listed', () => {
     expect(content.alcoholPercentVol).toBeGreaterThan(1.2);
   });
 
+  it('what was weighed decides, not what was planned; a rescue is on it with its allergens', () => {
+    const { content: planned } = contentOf();
+    expect(runsText(planned.ingredients)).toMatch(/^whipping cream, dark couverture/);
+    const all: Happening[] =
+      planned.ingredients.length > 0 ? [0, 1, 2, 3, 4, 5].map((step) => ({ kind: 'done', step })) : [];
+    const hazelnut = larder.get('hazelnut-paste');
+    if (!hazelnut) throw new Error('not in the larder');
+    const added: Happening = { kind: 'add', name: 'hazelnut-paste', components: hazelnut.components, grams: 300 };
+    const { content } = contentOf({}, file, [...all, added]);
+    expect(runsText(content.ingredients)).toMatch(/^hazelnut/);
+    expect(content.contains).toContain('nuts (hazelnut)');
+    // What the larder does not have under that name may hold anything, and the label says so.
+    const { content: strange } = contentOf({}, file, [...all, { ...added, name: 'from a jar' }]);
+    expect(strange.unknown).toEqual(['from a jar']);
+  });
+
+  it('a weight that was read puts the row where it belongs', () => {
+    const weigh = (row: number, grams: number): Happening[] =>
+      [0, 1, 2, 3, 4, 5].map((step) => ({ kind: 'weigh', step, row, grams, by: 'scale' }));
+    const all: Happening[] = [0, 1, 2, 3, 4, 5].map((step) => ({ kind: 'done', step }));
+    const { content } = contentOf({}, file, [...weigh(3, 900), ...all]);
+    expect(runsText(content.ingredients)).toMatch(/^glucose syrup/);
+  });
+
+  it('cocoa butter is no butter, soya milk no milk', () => {
+    const bold = (madeOf: string, allergens: Parameters<typeof allergenRuns>[0]['allergens']) =>
+      allergenRuns({ name: 'Filling', madeOf, allergens })
+        .madeOf.filter(({ isBold }) => isBold)
+        .map(({ text }) => text);
+    expect(bold('sugar, cocoa butter, whole milk powder', ['milk'])).toEqual(['milk']);
+    expect(bold('soya milk, coconut cream, sugar', ['soya', 'milk'])).toEqual(['soya']);
+    // Milk that no word names is put in brackets, though cocoa butter stands there.
+    expect(runsText(allergenRuns({ name: 'Filling', madeOf: 'cocoa butter', allergens: ['milk'] }).name)).toBe(
+      'filling (milk)',
+    );
+  });
+
   it('an allergen that no word names stands in brackets', () => {
     const runs = allergenRuns({ name: 'Praline 50 %', madeOf: '', allergens: ['nuts (hazelnut)', 'milk'] });
     expect(runsText(runs.name)).toBe('praline (hazelnut, milk)');
@@ -79,6 +127,43 @@ describe('what is listed', () => {
     ['Dark sauce', 'Dark couverture 60 %', false],
   ])('%s and %s', (product, name, asks) => {
     expect(asksForPercent(product, { name })).toBe(asks);
+  });
+});
+
+describe('warmed again from where it stands', () => {
+  const frozen = freezeBatch(file, larder, { times: 1, ...STOVE });
+  if (!frozen) throw new Error('it can be frozen');
+  const cooked = cookedBatch(frozen);
+  const seconds = (grams: number, place: 'fridge' | 'kitchen' | 'freezer') =>
+    (reheatAdvice(cooked, grams, place)?.bursts ?? []).reduce((sum, each) => sum + each, 0);
+
+  it('takes longer for more and from colder, about as long as its heat needs', () => {
+    expect(seconds(400, 'fridge')).toBeGreaterThan(1.5 * seconds(150, 'fridge'));
+    expect(seconds(300, 'fridge')).toBeGreaterThan(seconds(300, 'kitchen'));
+    // 300 g from 4 °C to the pour at 3 J/g/K and half of 800 W: the order of a minute and a half.
+    const joules = 300 * 3 * (cooked.method.pourC - 4);
+    expect(seconds(300, 'fridge')).toBeGreaterThan((0.5 * joules) / 800);
+    expect(seconds(300, 'fridge')).toBeLessThan((4 * joules) / 800);
+    expect(reheatAdvice(cooked, 300, 'freezer')?.isThawed).toBe(true);
+  });
+
+  it('asks for a splash in proportion, and none is asked for what boiled off while it was made', () => {
+    const gated = {
+      ...cooked,
+      formula: {
+        ...cooked.formula,
+        moments: [{ name: 'pour', temperatureC: 36, history: [[0.3, 36]] as const }],
+        gates: [{ moment: 'pour', quantity: 'resistancePa' as const, low: 0.5, high: 3 }],
+      },
+    };
+    const [one, two] = [150, 300].map((grams) => reheatAdvice(gated, grams, 'fridge')?.splashG ?? 0);
+    expect(one).toBeGreaterThan(1);
+    expect((two ?? 0) / (one ?? 1)).toBeGreaterThan(1.9);
+    expect((two ?? 0) / (one ?? 1)).toBeLessThan(2.1);
+    // The pan's own account of what boiled off plays no part: it is out of the formula.
+    const followed = gated.method.followed.map((each) => ({ ...each, end: { ...each.end, lostWaterG: 80 } }));
+    const again = reheatAdvice({ ...gated, method: { ...gated.method, followed } }, 300, 'fridge')?.splashG;
+    expect(again).toBeCloseTo(two ?? 0, 9);
   });
 });
 

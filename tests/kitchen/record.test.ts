@@ -6,6 +6,7 @@ import { AFTERWARDS, type BatchEvent, type Happening, toldSchema } from '@/forma
 import { foldBatch } from '@/formats/batch-state';
 import type { BookRow } from '@/formats/book';
 import { writeBookCsv } from '@/formats/book-csv';
+import { readFormula } from '@/formats/formula-file';
 import { cookedBatch } from '@/kitchen/cook/cook-batch';
 import { freezeBatch } from '@/kitchen/cook/freeze';
 import { larderHere } from '@/kitchen/larder-here';
@@ -16,7 +17,7 @@ import { summarise } from '@/kitchen/record/summary';
 import { testsOf } from '@/kitchen/record/tests-of';
 import { learntPhrase, missPhrase } from '@/kitchen/words/test-words';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
-import { larder } from '../support/kitchen';
+import { fileOf, larder } from '../support/kitchen';
 
 const file = lanternMillFormulas().at(-1);
 const stove = { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 } as const;
@@ -190,8 +191,43 @@ describe('what keeping is judged by', () => {
     expect(keeping?.growsH).toBeCloseTo(3 / 60, 6);
     expect(keeping?.hasDairy).toBe(true);
     expect(keeping?.alcoholPercentVol).toBeGreaterThan(0.5);
-    expect(keeping?.waterActivity).toBeCloseTo(predictFormula(cooked.formula)?.asKept.waterActivity ?? Number.NaN, 12);
+    // What the method boils off is gone, though the formula itself plans none.
+    const evaporationG = cooked.method.followed.at(-1)?.end.lostWaterG;
+    const finished = predictFormula({ ...cooked.formula, evaporationG });
+    expect(evaporationG).toBeGreaterThan(0);
+    expect(keeping?.waterActivity).toBeCloseTo(finished?.asKept.waterActivity ?? Number.NaN, 12);
     expect(of(read(80))?.growsH).toBeNull();
+  });
+
+  it('goes by what a rescue put in and by what the scale lost', () => {
+    const as = (...more: readonly Happening[]) => of(logOf(...done, ...more));
+    const plain = as();
+    const spirit: Happening = { kind: 'add', name: 'spirit', components: { water: 40, ethanol: 60 }, grams: 200 };
+    expect(as(spirit)?.alcoholPercentVol).toBeGreaterThan((plain?.alcoholPercentVol ?? 0) + 5);
+    expect(as({ kind: 'lost', grams: 120 })?.waterActivity).toBeLessThan(plain?.waterActivity ?? 0);
+    const plant = freezeBatch(
+      readFormula({
+        ...fileOf([
+          ['water', 120],
+          ['dark-couverture-70', 200],
+        ]),
+        name: 'Weir water',
+      }),
+      larder,
+      { times: 1, stove, kitchenC: 22 },
+    );
+    if (!plant) throw new Error('it can be frozen');
+    const cookedPlant = cookedBatch(plant);
+    const kept = (...whats: readonly Happening[]) =>
+      keepingOf(cookedPlant, foldBatch(cookedPlant.method.followed.length, 0, logOf(...whats)), plant)?.hasDairy;
+    const all = cookedPlant.method.followed.map((_, step): Happening => ({ kind: 'done', step }));
+    const cream: Happening = {
+      kind: 'add',
+      name: 'cream',
+      components: { water: 60, milk_fat: 35, milk_protein: 2 },
+      grams: 40,
+    };
+    expect([kept(...all), kept(...all, cream)]).toEqual([false, true]);
   });
 });
 

@@ -22,7 +22,8 @@ const jar = (high: number | undefined, cream = 200) =>
   });
 function splashOf(file: ReturnType<typeof jar>) {
   const worked = workFile(file, larder);
-  return worked && reheatingSplash(resolveFormula(file, larder), worked);
+  const lostG = worked?.followed.at(-1)?.end.lostWaterG ?? 0;
+  return worked && reheatingSplash(resolveFormula(file, larder), worked.pourC, lostG);
 }
 
 describe('warmed again', () => {

@@ -27,7 +27,7 @@ function reheatWords({ reheat }: LabelContent): string | undefined {
   const seconds = bursts.reduce((sum, each) => sum + each, 0);
   const splash =
     splashG !== undefined && splashG >= 0.5 ? ` with ${weight(Math.round(splashG))} of hot water stirred in` : '';
-  return `To pour again at ${celsius(Math.round(toC))}: ${weight(Math.round(grams))} take ${duration(seconds)} at ${powerW} W in ${bursts.length} ${bursts.length === 1 ? 'burst' : 'bursts'}, stirred after each${splash}. Once only.`;
+  return `${reheat.isThawed ? 'Thaw in the fridge first. ' : ''}To pour again at ${celsius(Math.round(toC))}: ${weight(Math.round(grams))} take ${duration(seconds)} at ${powerW} W in ${bursts.length} ${bursts.length === 1 ? 'burst' : 'bursts'}, stirred after each${splash}. Once only.`;
 }
 
 /** What a label says, block by block. */

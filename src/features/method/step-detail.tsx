@@ -100,7 +100,10 @@ export function StepDetail({
 }) {
   const [isChanging, setChanging] = useState(false);
   const splash = useMemo(
-    () => (method.way === 'reheated' && formula ? reheatingSplash(formula, method) : undefined),
+    () =>
+      method.way === 'reheated' && formula
+        ? reheatingSplash(formula, method.pourC, method.followed.at(-1)?.end.lostWaterG ?? 0)
+        : undefined,
     [method, formula],
   );
   const followed = method.followed[place];

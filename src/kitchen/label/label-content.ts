@@ -2,11 +2,13 @@ import { finishedComponents } from '@/core/formula/formula';
 import { ingredientOrder } from '@/core/label/ingredient-order';
 import { nutritionPanel, type PanelLine } from '@/core/label/nutrition-schools';
 import { nutrition } from '@/core/matter/nutrition';
+import { nth } from '@/core/nth';
 import { predictFormula } from '@/core/predict/predict-formula';
-import type { BatchHead, FrozenBatch } from '@/formats/batch';
+import type { BatchHead } from '@/formats/batch';
 import type { LabelQuery } from '@/formats/label';
-import type { CookedBatch } from '../cook/cook-batch';
+import type { WorkedMethod } from '../method/work-method';
 import { panContents } from '../pan-contents';
+import type { AsMade } from '../record/as-made';
 import { reheatAdvice } from './reheat-advice';
 import { allergenRuns, asksForPercent, type Run } from './statement';
 
@@ -35,19 +37,19 @@ const ALCOHOL_NAMED = 1.2;
 /** Share of added polyols above which their effect is named (annex III). */
 const POLYOLS_NAMED = 0.1;
 
-/** What a batch's label says, by what it was made of and what has boiled off. */
+/** What a batch's label says: by what really went into it, weighed and put in besides, and by the water that is gone. */
 export function labelContent(
   head: Pick<BatchHead, 'name' | 'number'>,
-  { file }: FrozenBatch,
-  cooked: CookedBatch,
+  { file, formula }: AsMade,
+  method: WorkedMethod,
   madeOn: string,
   query: LabelQuery,
 ): LabelContent | undefined {
-  const prediction = predictFormula(cooked.formula);
+  const prediction = predictFormula(formula);
   if (!prediction) return undefined;
   const contents = panContents(file, new Map());
-  const rows = cooked.formula.lines.map((line, i) => ({ ...line, name: file.lines[i]?.ingredient ?? '' }));
-  const finished = finishedComponents(cooked.formula);
+  const rows = formula.lines.map((line, i) => ({ ...line, name: nth(file.lines, i).ingredient }));
+  const finished = finishedComponents(formula);
   const finishedG = finished.reduce((sum, grams) => sum + grams, 0);
   const wentIn = rows.reduce((sum, { grams }) => sum + grams, 0);
   const byId = new Map(contents.items.map((item) => [item.id, item]));
@@ -72,6 +74,6 @@ export function labelContent(
     netG: query.netG,
     batchNumber: head.number,
     madeOn,
-    reheat: reheatAdvice(cooked, query.netG ?? Math.min(finishedG, USUAL_NET_G), query.place),
+    reheat: reheatAdvice({ formula, method }, query.netG ?? Math.min(finishedG, USUAL_NET_G), query.place),
   };
 }

@@ -1,5 +1,6 @@
+import { finishedComponents, finishedMass } from '@/core/formula/formula';
 import { inBursts } from '@/core/pan/burst-plan';
-import { massG, type PanState } from '@/core/pan/pan';
+import type { PanState } from '@/core/pan/pan';
 import type { ShelfPlace } from '@/formats/shelf';
 import type { CookedBatch } from '../cook/cook-batch';
 import { reheatingSplash } from '../method/reheating';
@@ -16,43 +17,44 @@ export interface ReheatAdvice {
   readonly powerW: number;
   /** g of hot water or milk that bring it back to its gate */
   readonly splashG: number | undefined;
+  /** it is thawed in the fridge first */
+  readonly isThawed: boolean;
 }
 
 /** No place of a jar may become hotter while it is warmed (J). */
 const HOTTEST_C = 60;
 
-/** A share of a pan. */
-function shareOf(pan: PanState, grams: number): PanState {
-  const factor = Math.min(grams / massG(pan), 1);
-  return {
-    ...pan,
-    liquid: pan.liquid.map((each) => each * factor),
-    lumps: pan.lumps.map((lump) => ({ ...lump, grams: lump.grams * factor })),
-  };
-}
-
 /**
  * How a jar, tub or portion is brought to its pour again: the bursts of a microwave, stirred between, and the splash it needs.
  *
+ * @param formula as it leaves the stove: what boiled off while it was made is out of it already
  * @returns nothing where the pan has no end that is known
  */
 export function reheatAdvice(
-  cooked: Pick<CookedBatch, 'formula' | 'method'>,
+  { formula, method: { followed, pourC, kitchen } }: Pick<CookedBatch, 'formula' | 'method'>,
   grams: number,
   place: ShelfPlace,
 ): ReheatAdvice | undefined {
-  const { followed, pourC, kitchen } = cooked.method;
   const end = followed.at(-1)?.end;
-  if (!end || !(massG(end) > 0) || !(grams > 0)) return undefined;
-  const cold: PanState = { ...shareOf(end, grams), temperatureC: Math.max(PLACE_C[place], 0) };
-  const { lengths } = inBursts(cold, kitchen.microwaveW, Math.max(HOTTEST_C, pourC + 10), pourC);
-  const splash = reheatingSplash(cooked.formula, cooked.method)?.water;
-  const whole = massG(end);
+  const wholeG = finishedMass(formula);
+  if (!end || !(wholeG > 0) || !(grams > 0)) return undefined;
+  const share = Math.min(grams / wholeG, 1);
+  const cold: PanState = {
+    ...end,
+    liquid: finishedComponents(formula).map((each) => each * share),
+    lumps: [],
+    // From the freezer it is thawed first.
+    temperatureC: Math.max(PLACE_C[place], PLACE_C.fridge),
+    lostWaterG: 0,
+  };
+  const { lengths, pan } = inBursts(cold, kitchen.microwaveW, Math.max(HOTTEST_C, pourC + 10), pourC);
+  const splash = reheatingSplash(formula, pourC, pan.lostWaterG / share)?.water;
   return {
-    grams: massG(cold),
+    grams: share * wholeG,
     toC: pourC,
     bursts: lengths,
     powerW: kitchen.microwaveW,
-    splashG: splash === undefined ? undefined : (splash * massG(cold)) / whole,
+    splashG: splash === undefined ? undefined : splash * share,
+    isThawed: place === 'freezer',
   };
 }

@@ -1,4 +1,4 @@
-import { isUnrecognised } from '@/core/matter/allergens';
+import { type Allergen, isRecognised } from '@/core/matter/allergens';
 import { ALLERGEN_SYNONYMS } from '@/formats/allergen-synonyms';
 import { foldWords } from '@/formats/fold-words';
 import type { KnownItem } from '../known-item';
@@ -16,10 +16,10 @@ const bold = (text: string): Run => ({ text, isBold: true });
 const wordOf = (allergen: string) => /\((.+)\)$/.exec(allergen)?.[1] ?? allergen;
 
 /** What an ingredient's name and pack text are read for: its allergens, by all words that mean them. */
-function wordsFor(allergens: readonly string[]): ReadonlySet<string> {
+function wordsFor(allergens: readonly Allergen[]): ReadonlySet<string> {
   return new Set(
     allergens.flatMap((allergen) => {
-      const known = allergen in ALLERGEN_SYNONYMS ? ALLERGEN_SYNONYMS[allergen as keyof typeof ALLERGEN_SYNONYMS] : [];
+      const known = ALLERGEN_SYNONYMS[allergen];
       return [wordOf(allergen), ...known].map(foldWords);
     }),
   );
@@ -32,11 +32,18 @@ function isMeant(word: string, meant: ReadonlySet<string>): boolean {
   return meant.has(folded) || (folded.endsWith('s') && meant.has(folded.slice(0, -1))) || meant.has(`${folded}s`);
 }
 
+/** Things that are called like an allergen and are none of it: `cocoa butter` holds no milk. */
+const OTHER_THINGS =
+  /((?:cocoa|shea|nut|peanut|almond|cashew|apple) butter|(?:coconut|oat|rice|soya?|almond|cashew) (?:milk|cream|drink)|cream of tartar)/iu;
+
 /** A text with the words that mean an allergen emphasised. */
 function emphasised(text: string, meant: ReadonlySet<string>): Run[] {
-  return text.split(/(\p{L}+)/u).flatMap((piece) => {
-    if (piece === '') return [];
-    return [isMeant(piece, meant) ? bold(piece) : plain(piece)];
+  return text.split(OTHER_THINGS).flatMap((part, i) => {
+    const words = part.split(/(\p{L}+)/u).filter((piece) => piece !== '');
+    // In a thing of another kind only its first word can be meant: soya in soya milk.
+    return words.map((piece, place) =>
+      isMeant(piece, meant) && (i % 2 === 0 || place === 0) ? bold(piece) : plain(piece),
+    );
   });
 }
 
@@ -56,7 +63,7 @@ export function allergenRuns({ name, madeOf, allergens }: Pick<KnownItem, 'name'
   readonly name: readonly Run[];
   readonly madeOf: readonly Run[];
 } {
-  const declared = (allergens ?? []).filter((each) => !isUnrecognised(each));
+  const declared = (allergens ?? []).filter(isRecognised);
   const meant = wordsFor(declared);
   const inside = madeOf === '' ? [] : emphasised(madeOf, meant);
   const own = emphasised(listedName(name), meant);

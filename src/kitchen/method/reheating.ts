@@ -4,7 +4,6 @@ import { compositionVector } from '@/core/matter/components';
 import { boilOff } from '@/core/matter/mixing';
 import { prepareBatch, stateAt } from '@/core/predict/state';
 import { smallestAddition } from '@/core/rescue/smallest-addition';
-import type { WorkedMethod } from './work-method';
 
 /** What thins a sauce that is warmed again (whole milk: typical composition). */
 const THINNERS = {
@@ -21,20 +20,22 @@ const MOST_C = 45;
 /**
  * The splash a sauce needs when it is warmed again from the jar: what warming boils off, and what its gate asks for at the warmth it may have.
  *
+ * @param formula as it leaves the stove
+ * @param lostG g of water that warming it again boils off
+ *
  * @returns nothing where it pours as it is, or no gate is set on its resistance at the pour
  */
-export function reheatingSplash(formula: Formula, { followed, pourC }: WorkedMethod): Splash | undefined {
+export function reheatingSplash(formula: Formula, pourC: number, lostG: number): Splash | undefined {
   const gate = formula.gates.find(
     ({ quantity, high, moment }) =>
       quantity === 'resistancePa' &&
       high !== undefined &&
       momentOf({ quantity, moment }, formula.moments).temperatureC >= pourC - 1,
   );
-  const end = followed.at(-1)?.end;
-  if (gate?.high === undefined || !end) return undefined;
+  if (gate?.high === undefined) return undefined;
   const { temperatureC, history } = momentOf(gate, formula.moments);
   const rescue = {
-    components: boilOff(finishedComponents(formula), end.lostWaterG),
+    components: boilOff(finishedComponents(formula), lostG),
     process: formula.process,
     temperatureC: Math.min(temperatureC, MOST_C),
     history,
