@@ -12,7 +12,7 @@ import { labelContent } from '@/kitchen/label/label-content';
 import { asMade } from '@/kitchen/record/as-made';
 import { sharedDatabase } from '@/server/db/database';
 import { eventsAfter, findBatch } from '@/server/repositories/batch-rows';
-import { listIngredients } from '@/server/repositories/larder';
+import { listIngredients, someIngredients } from '@/server/repositories/larder';
 import { kitchenSettings } from './kitchen-settings';
 
 /** What other machines reach this kitchen by, else the name it was asked under. */
@@ -28,7 +28,13 @@ export async function batchLabel(id: string, query: LabelQuery) {
   const found = await findBatch(db, id);
   if (!found) return undefined;
   const { head, frozen } = found;
-  const larder = await listIngredients(db);
+  const cooked = cookedBatch(frozen);
+  const state = foldBatch(cooked.method.followed.length, head.startedMs, await eventsAfter(db, id, 0));
+  // Only what a rescue put in is looked up by its name.
+  const larder =
+    state.added.length > 0
+      ? await listIngredients(db)
+      : await someIngredients(db, Object.keys(frozen.file.ingredients));
   const byId = new Map(larder.map((each) => [each.id, each]));
   const byName = new Map(larder.map((each) => [foldWords(each.name), each]));
   // Batches from before packs were copied say nothing of them: the larder does.
@@ -38,8 +44,6 @@ export async function batchLabel(id: string, query: LabelQuery) {
       return [key, { ...own, ...(madeOf ? { madeOf } : {}) }];
     }),
   );
-  const cooked = cookedBatch(frozen);
-  const state = foldBatch(cooked.method.followed.length, head.startedMs, await eventsAfter(db, id, 0));
   const made = asMade(cooked, state, { ...frozen.file, ingredients }, (name) => byName.get(foldWords(name)));
   const content = labelContent(head, made, cooked.method, dayOf(head.startedMs), query);
   if (!content) return undefined;

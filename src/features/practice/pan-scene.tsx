@@ -14,16 +14,16 @@ const METAL = '#9aa9ad';
 export function PanScene({
   seen,
   doing,
-  hasDropped,
+  dropped,
   label,
 }: {
   seen: Seen;
   doing: Doing;
-  /** 20 ml lie on the plate since half a minute */
-  hasDropped: boolean;
+  /** what lies on the plate since half a minute, as it was when it was dropped */
+  dropped: Seen | undefined;
   label: string;
 }) {
-  const spread = doing?.kind === 'drop' ? spreadAfter(seen, doing.seconds) : hasDropped ? seen.ringMm : undefined;
+  const spread = doing?.kind === 'drop' ? spreadAfter(dropped ?? seen, doing.seconds) : dropped?.ringMm;
   const line = doing?.kind === 'line' ? lineLeft(seen, doing.seconds) : 0;
   const run = doing?.kind === 'tilt' ? runAfter(seen, TILT_DEG, doing.seconds) : 0;
   const gloss = Math.max(seen.shine - 25, 0) / 110;

@@ -3,7 +3,7 @@
 import { useEffect, useMemo, useState } from 'react';
 import { nth } from '@/core/nth';
 import { EXERCISE_KINDS, type Exercise, type ExerciseKind } from '@/core/practice/exercises';
-import { observe } from '@/core/practice/observe';
+import { observe, type Seen } from '@/core/practice/observe';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { EXERCISE_WORDS, FILLING_WORDS } from '@/kitchen/words/practice-words';
@@ -15,7 +15,7 @@ import { CoolingPresses, useCooling } from './cooling-pan';
 import { EyePanel } from './eye-panel';
 import { LearnerBar } from './learner-bar';
 import { PanScene } from './pan-scene';
-import { type Sign, Signs, signWords } from './signs';
+import { PAN_NAMES, type Sign, Signs, signWords } from './signs';
 import { useDoing } from './use-doing';
 import { type Practice, usePractice } from './use-practice';
 
@@ -50,44 +50,44 @@ const meant = (exercise: Exercise) =>
 const WITHOUT: Readonly<Record<ExerciseKind, readonly Sign[]>> = {
   tomorrow: [],
   mend: [],
-  when: ['probe', 'plate'],
+  when: ['probe'],
   which: [],
   why: [],
   spoon: ['plate', 'tilt', 'spoon', 'ribbon'],
 };
 const DOES = { spoon: 'line', tilt: 'tilt', plate: 'drop', ribbon: 'ribbon' } as const;
 
-/** The pan or pans of an exercise as they are seen, and what a cook may do with them. */
+/** The pan or pans of an exercise as they are seen, and what a cook may do with them: each sign stays as it was read, though the pan cools on. */
 function Scene({ exercise, temperatureC }: { exercise: Exercise; temperatureC: number }) {
-  const [done, setDone] = useState<ReadonlySet<Sign>>(new Set(['look']));
-  const { doing, begin } = useDoing(exercise);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another exercise begins with nothing done
-  useEffect(() => setDone(new Set<Sign>(['look'])), [exercise]);
-  const pans = useMemo(() => {
-    const all = exercise.kind === 'which' ? exercise.pans : [exercise.pan];
-    return all.map((pan, i) => ({ name: i === 0 ? 'A' : 'B', seen: observe(pan, temperatureC) }));
-  }, [exercise, temperatureC]);
+  const [read, setRead] = useState<ReadonlyMap<Sign, readonly Seen[]>>(new Map());
+  const { doing, begin } = useDoing();
+  const seen = useMemo(
+    () => (exercise.kind === 'which' ? exercise.pans : [exercise.pan]).map((pan) => observe(pan, temperatureC)),
+    [exercise, temperatureC],
+  );
   return (
     <>
-      <div className={pans.length > 1 ? 'grid gap-3 sm:grid-cols-2' : 'max-w-2xl'}>
-        {pans.map(({ name, seen }) => (
-          <div key={name} className="rounded-xl border border-rule bg-sheet p-3">
-            {pans.length > 1 && <p className="font-semibold">Pan {name}</p>}
-            <PanScene
-              seen={seen}
-              doing={doing}
-              hasDropped={done.has('plate')}
-              label={`The pan${pans.length > 1 ? ` ${name}` : ''}. ${signWords('look', seen)}`}
-            />
-          </div>
-        ))}
+      <div className={seen.length > 1 ? 'grid gap-3 sm:grid-cols-2' : 'max-w-2xl'}>
+        {seen.map((now, i) => {
+          const name = seen.length > 1 ? ` ${nth(PAN_NAMES, i)}` : '';
+          return (
+            <div key={name} className="rounded-xl border border-rule bg-sheet p-3">
+              {name && <p className="font-semibold">Pan{name}</p>}
+              <PanScene
+                seen={now}
+                doing={doing}
+                dropped={read.get('plate')?.[i]}
+                label={`The pan${name}. ${signWords('look', now)}`}
+              />
+            </div>
+          );
+        })}
       </div>
       <Signs
-        pans={pans}
-        done={done}
+        read={new Map([['look', seen], ...read])}
         without={WITHOUT[exercise.kind]}
         onSign={(sign) => {
-          setDone(new Set([...done, sign]));
+          setRead(new Map([...read, [sign, seen]]));
           if (sign in DOES) begin(DOES[sign as keyof typeof DOES]);
         }}
       />
@@ -155,7 +155,7 @@ export function PracticeScreen({
                 <span className="text-mute">Meant: </span>
                 {meant(exercise)}
               </p>
-              <Scene exercise={exercise} temperatureC={temperatureC} />
+              <Scene key={`${exercise.kind} ${exercise.seed}`} exercise={exercise} temperatureC={temperatureC} />
             </>
           ) : (
             <p className="mt-3 text-mute">

@@ -1,3 +1,4 @@
+import { nth } from '@/core/nth';
 import type { Seen } from '@/core/practice/observe';
 import { GRIT_WORDS, RIBBON_WORDS, shineWord } from '@/kitchen/words/practice-words';
 import { TASTED_WORDS } from '@/kitchen/words/test-words';
@@ -41,16 +42,17 @@ export function signWords(sign: Sign, seen: Seen): string {
   }
 }
 
+/** Letters of two pans that are compared. */
+export const PAN_NAMES = ['A', 'B'] as const;
+
 /** Presses for what a cook may do, and what came of it in words. */
 export function Signs({
-  pans,
-  done,
+  read,
   without,
   onSign,
 }: {
-  /** one pan, or two with their letters */
-  pans: readonly { readonly name: string; readonly seen: Seen }[];
-  done: ReadonlySet<Sign>;
+  /** what each sign showed when it was read, of one pan or of two */
+  read: ReadonlyMap<Sign, readonly Seen[]>;
   /** what would give the answer away */
   without: readonly Sign[];
   onSign: (sign: Exclude<Sign, 'look'>) => void;
@@ -62,7 +64,7 @@ export function Signs({
         {presses.map((sign) => (
           <Button
             key={sign}
-            aria-pressed={done.has(sign)}
+            aria-pressed={read.has(sign)}
             onClick={() => onSign(sign)}
             className="!px-3 aria-pressed:border-enamel aria-pressed:bg-enamel-wash"
           >
@@ -71,16 +73,21 @@ export function Signs({
         ))}
       </div>
       <ul aria-label="What is seen" aria-live="polite" className="mt-3 space-y-1">
-        {SIGNS.filter((sign) => done.has(sign)).map((sign) => (
-          <li key={sign}>
-            {pans.map(({ name, seen }) => (
-              <span key={name} className="block">
-                {pans.length > 1 && <strong>{name}: </strong>}
-                {signWords(sign, seen)}
-              </span>
-            ))}
-          </li>
-        ))}
+        {SIGNS.map((sign) => {
+          const pans = read.get(sign);
+          return (
+            pans && (
+              <li key={sign}>
+                {pans.map((seen, i) => (
+                  <span key={nth(PAN_NAMES, i)} className="block">
+                    {pans.length > 1 && <strong>{nth(PAN_NAMES, i)}: </strong>}
+                    {signWords(sign, seen)}
+                  </span>
+                ))}
+              </li>
+            )
+          );
+        })}
       </ul>
     </>
   );

@@ -9,14 +9,9 @@ const QUICKER = { line: 1, tilt: 1, drop: 6, ribbon: 1 } as const;
 const wantsStills = () => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
 
 /** What the hand is doing, moved on by the clock of the screen; who wants no motion sees the end at once. */
-export function useDoing(round: unknown) {
+export function useDoing() {
   const [doing, setDoing] = useState<Doing>();
   const [begun, setBegun] = useState<{ kind: NonNullable<Doing>['kind']; at: number } | undefined>();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: another exercise begins with hands off
-  useEffect(() => {
-    setDoing(undefined);
-    setBegun(undefined);
-  }, [round]);
   useEffect(() => {
     if (!begun) return;
     const { kind, at } = begun;

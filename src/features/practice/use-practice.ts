@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { drawExercise, EXERCISE_KINDS, type Exercise, type ExerciseKind } from '@/core/practice/exercises';
 import type { PracticeBase } from '@/core/practice/hidden-pan';
 import { type Call, type Judgement, judge } from '@/core/practice/judge';
@@ -48,27 +48,36 @@ function drawFrom(bases: readonly Practised[], kind: ExerciseKind, seed: number)
 
 /** What one learner has done, kept on the server; nobody's tries stay on this page alone. */
 function useTries(learner: string) {
-  const [tries, setTries] = useState<readonly Try[] | undefined>();
+  const [held, setHeld] = useState<{ readonly of: string; readonly tries: readonly Try[] } | undefined>();
   const [learners, setLearners] = useState<readonly string[]>([]);
   const [fault, setFault] = useState<string | undefined>();
+  // What another learner has done is nobody’s here.
+  const tries = held?.of === learner ? held.tries : undefined;
+  const asked = useRef('');
   const load = useCallback(() => {
+    asked.current = learner;
     fetchPractice(learner).then(
       (answer) => {
+        if (asked.current !== learner) return;
         setLearners(answer.learners);
-        setTries(
-          answer.tries.map((each) => ({ ...each, called: each.called ?? undefined, miss: each.miss ?? undefined })),
-        );
+        const done = answer.tries.map((each) => ({
+          ...each,
+          called: each.called ?? undefined,
+          miss: each.miss ?? undefined,
+        }));
+        setHeld({ of: learner, tries: done });
         setFault(undefined);
       },
       (error) => {
-        setTries([]);
+        if (asked.current !== learner) return;
+        setHeld({ of: learner, tries: [] });
         setFault(messageOf(error));
       },
     );
   }, [learner]);
   useEffect(load, [load]);
   const add = (done: Try, formula: string) => {
-    setTries((before) => [...(before ?? []), done]);
+    setHeld({ of: learner, tries: [...(tries ?? []), done] });
     if (learner === '') return;
     keepPractice({
       key: newKey(),

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { DRAWING } from '@/core/serve/second-sauce';
 import type { DrawWithAnswer } from '@/formats/draw-with';
 import { messageOf } from '@/formats/message-of';
 import type { Named } from '@/formats/server-answers';
@@ -40,13 +41,13 @@ export function useSecondSauce(first: string, at: number) {
 /** What does not agree yet, in words. */
 function apartWords({ viscosityTimes, isYieldLow, densityShare }: DrawWithAnswer['asItIs']): string {
   const parts = [
-    viscosityTimes > 1.6
+    viscosityTimes > DRAWING.viscosityTimes
       ? `${fixed(viscosityTimes, 1)} times as thick`
-      : viscosityTimes < 1 / 1.6
+      : viscosityTimes < 1 / DRAWING.viscosityTimes
         ? `${fixed(1 / viscosityTimes, 1)} times as thin`
         : '',
     isYieldLow ? '' : 'one of them stands instead of flowing',
-    densityShare >= 0.06 ? `${Math.round(100 * densityShare)} % apart in weight` : '',
+    densityShare >= DRAWING.densityShare ? `${Math.round(100 * densityShare)} % apart in weight` : '',
   ];
   return parts.filter(Boolean).join(', ');
 }
