@@ -91,6 +91,38 @@ describe('what is listed', () => {
     expect(strange.unknown).toEqual(['from a jar']);
   });
 
+  it('figures are those of the finished sauce, water that boiled off left out', () => {
+    const all: Happening[] = [0, 1, 2, 3, 4, 5].map((step) => ({ kind: 'done', step }));
+    const boiled = contentOf({}, file, [...all, { kind: 'lost', grams: 120 }]).content;
+    const { content: plain } = contentOf({}, file, [...all, { kind: 'lost', grams: 0 }]);
+    const fat = (content: typeof plain) =>
+      Number.parseFloat(content.panel.find(({ name }) => name === 'Fat')?.per100 ?? '');
+    // 240 g of cream with 35 %, 200 g of couverture with 38 %: 160 g in 530, and in 410.
+    expect(fat(plain)).toBeCloseTo(30, -0.5);
+    expect(fat(boiled)).toBeCloseTo(39, -0.5);
+    expect(fat(boiled) / fat(plain)).toBeCloseTo(530 / 410, 1);
+    // What has lost most of its water goes down the list.
+    expect(runsText(plain.ingredients)).toMatch(/^whipping cream/);
+    expect(runsText(boiled.ingredients)).toMatch(/^dark couverture/);
+  });
+
+  it.each([
+    [9, false],
+    [12, true],
+  ])('%i %% of maltitol: its effect is named or not', (grams, isNamed) => {
+    const sweet = readFormula({
+      ...file,
+      name: 'Weir sweet',
+      ingredients: { own: { name: 'Maltitol', components: { maltitol: 100 }, allergens: [] } },
+      lines: [
+        { ingredient: 'cream-35', grams: 50 },
+        { ingredient: 'dark-couverture-60', grams: 50 - grams },
+        { ingredient: 'own', grams },
+      ],
+    });
+    expect(contentOf({}, sweet).content.hasPolyols).toBe(isNamed);
+  });
+
   it('a weight that was read puts the row where it belongs', () => {
     const weigh = (row: number, grams: number): Happening[] =>
       [0, 1, 2, 3, 4, 5].map((step) => ({ kind: 'weigh', step, row, grams, by: 'scale' }));

@@ -35,6 +35,24 @@ describe('a second sauce balanced to the first', () => {
     expect(grams.reduce((sum, each) => sum + each, 0)).toBeCloseTo(400, 0);
   });
 
+  it('finds another way to the same flow where the straight one is too heavy', () => {
+    const first = formulaOf([
+      ['cream-35', 240],
+      ['dark-couverture-60', 160],
+      ['water', 60],
+    ]);
+    const heavy = formulaOf([
+      ['cream-35', 60],
+      ['white-couverture-28', 330],
+      ['milk-whole', 10],
+    ]);
+    const answer = drawWith(first, heavy);
+    expect(answer?.asItIs.densityShare).toBeGreaterThan(0.1);
+    const grams = answer?.balanced?.grams ?? [];
+    const after = { ...heavy, lines: heavy.lines.map((line, i) => ({ ...line, grams: grams[i] ?? Number.NaN })) };
+    expect(drawingMatch(onThePlate(first), onThePlate(after))).toMatchObject({ holds: true });
+  });
+
   it('leaves alone what holds as it is', () => {
     const same = drawWith(dark, dark);
     expect([same?.asItIs.holds, same?.balanced]).toEqual([true, undefined]);

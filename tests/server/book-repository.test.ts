@@ -1,11 +1,14 @@
+import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Happening } from '@/formats/batch';
 import { freezeBatch } from '@/kitchen/cook/freeze';
 import type { OpenDatabase } from '@/server/db/database';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
+import { shownPhotos } from '@/server/repositories/batch-photos';
+import { eventsAfter } from '@/server/repositories/batch-rows';
 import { beginBatch, tell } from '@/server/repositories/batches';
 import { bookChoices, lookUpBook, wholeBook } from '@/server/repositories/book';
-import { kitchenKnowledge, refreshTests } from '@/server/repositories/kitchen-tests';
+import { allMisses, kitchenKnowledge, missesOf, refreshTests } from '@/server/repositories/kitchen-tests';
 import { rememberedLog, writePastBatch } from '@/server/repositories/past-batches';
 import { openTestKitchen } from '../support/databases';
 import { larder } from '../support/kitchen';
@@ -47,6 +50,33 @@ beforeAll(async () => {
 afterAll(() => kitchen.close());
 const numbers = async (query: Parameters<typeof lookUpBook>[1]) =>
   (await lookUpBook(kitchen.db, query)).rows.map(({ number }) => number);
+
+describe('what hangs on batches', () => {
+  it('tests that agree are told of their formula, and none that is set aside', async () => {
+    const ring = (diameterMm: number): Happening => ({ kind: 'ring', diameterMm, temperatureC: 40 });
+    const first = await write('f-9', fudge, 2, 'Ines', ring(58), ring(59));
+    const found = (await allMisses(kitchen.db))['f-9'];
+    expect(found?.map(({ about, tests }) => [about, tests])).toEqual([['warm', 2]]);
+    expect(found).toEqual(await missesOf(kitchen.db, 'f-9'));
+    const keys = (await eventsAfter(kitchen.db, first.id, 0)).filter(({ what: { kind } }) => kind === 'ring');
+    const doubt = { kind: 'doubt', test: keys[0]?.key ?? '', isDoubted: true } as const;
+    const told = { key: 'doubt-of-a-test', tablet: 'a', tabletMs: 1, what: doubt };
+    await tell(kitchen.db, first.id, { after: 0, events: [told] }, day(3));
+    expect((await allMisses(kitchen.db))['f-9']).toBeUndefined();
+    await kitchen.db.execute(sql`delete from batches where formula_id = 'f-9'`);
+  });
+
+  it('a photo is shown until it is taken away, by each batch for itself', async () => {
+    const photo = { hash: 'c'.repeat(64), width: 10, height: 10 };
+    const shows = { kind: 'photo', photo, shows: '' } as const;
+    const [one] = [await write('f-8', fudge, 4, 'Ines', shows, { kind: 'photoOff', hash: photo.hash })];
+    expect(await shownPhotos(kitchen.db)).toEqual(new Set());
+    const two = await write('f-8', fudge, 5, 'Ines', { kind: 'photoOff', hash: photo.hash }, shows);
+    expect(await shownPhotos(kitchen.db)).toEqual(new Set([photo.hash]));
+    expect(one?.id).not.toBe(two.id);
+    await kitchen.db.execute(sql`delete from batches where formula_id = 'f-8'`);
+  });
+});
 
 describe('the book', () => {
   it('holds what is over, the last made first, and is looked through by all it knows', async () => {

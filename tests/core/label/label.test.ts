@@ -121,6 +121,12 @@ describe('the panel', () => {
     expect(panel.get('Protein')).toEqual(['less than 1 g', '0 g']);
   });
 
+  it('rounds sodium to tens above 140 mg', () => {
+    const salted = { ...FIGURES, salt: 0.9075 };
+    // 363 mg; of 10 g 36.3.
+    expect(of('us', salted, 10).get('Sodium')).toEqual(['360 mg', '35 mg']);
+  });
+
   it('names polyols only where there are some', () => {
     const sweet = nutrition(compositionVector({ maltitol: 30, water: 70 }));
     expect(of('eu', sweet).get('of which polyols')).toEqual(['30 g', '3.0 g']);

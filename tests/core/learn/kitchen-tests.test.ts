@@ -82,6 +82,17 @@ describe('a kitchen test held against the book', () => {
     }
   });
 
+  it('a ruler is worth more than a dent, a dent more than a feel or a lamp', () => {
+    const se = (test: KitchenTest) => readTest(batch, test)?.se;
+    expect(se({ test: 'ring', diameterMm: 90, temperatureC: 38, seconds: 30 })).toBe(0.25);
+    expect(se({ test: 'film', mm: 1, temperatureC: 38 })).toBe(0.25);
+    expect(se({ test: 'handle', depthMm: 8, ...SET })).toBe(0.35);
+    expect(se({ test: 'spoonRest', depthMm: 4, ...SET })).toBe(0.35);
+    expect(se({ test: 'feels', likePa: 1000, ...SET })).toBe(0.5);
+    expect(se({ test: 'spoonLine', holds: true, temperatureC: 38 })).toBe(0.5);
+    expect(se({ test: 'lamp', seen: 'glow', ...SET })).toBe(0.5);
+  });
+
   it('a feel and a lamp are read on their own scales', () => {
     expect(residual({ test: 'feels', likePa: cold.flow.resistancePa, ...SET })).toBeCloseTo(0, 9);
     const lamps = (['dull', 'glow', 'edgeSoft', 'edgeClear', 'mirror'] as const).map((seen) =>
