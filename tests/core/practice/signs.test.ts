@@ -11,14 +11,8 @@ import { observe } from '@/core/practice/observe';
 import { stateAt } from '@/core/predict/state';
 import { larder } from '../../support/kitchen';
 
-const base: PracticeBase = {
-  rows: (
-    [
-      ['cream-35', 210],
-      ['dark-couverture-60', 200],
-      ['sugar-granulated', 20],
-    ] as const
-  ).map(([id, grams]) => {
+const baseOf = (rows: readonly (readonly [string, number])[]): PracticeBase => ({
+  rows: rows.map(([id, grams]) => {
     const item = larder.get(id);
     if (!item) throw new Error(`${id} is not in the larder`);
     const perGram = compositionVector(item.components);
@@ -28,15 +22,29 @@ const base: PracticeBase = {
   pourC: 38,
   eatC: 5,
   hours: 12,
-};
+});
+const base = baseOf([
+  ['cream-35', 210],
+  ['dark-couverture-60', 200],
+  ['sugar-granulated', 20],
+]);
+/** One whose ring hardly spreads, and one to which a third of its milk makes little difference. */
+const FIRM = baseOf([
+  ['cream-35', 150],
+  ['dark-couverture-64', 235],
+]);
+const THIN = baseOf([
+  ['milk-whole', 300],
+  ['dark-couverture-60', 40],
+]);
 const SEEDS = Array.from({ length: 400 }, (_, i) => i + 1);
 const STILL = { cups: 0, boiledOff: 0, kitchen: 0 };
 const mean = (values: readonly number[]) => values.reduce((sum, each) => sum + each, 0) / values.length;
 const spread = (values: readonly number[]) => Math.sqrt(mean(values.map((each) => (each - mean(values)) ** 2)));
 const drawn = <Kind extends ExerciseKind>(kind: Kind, count: number) =>
-  Array.from({ length: count }, (_, i) => drawExercise(kind, base, 50 + i)).filter(
-    (each): each is Extract<Exercise, { kind: Kind }> => each?.kind === kind,
-  );
+  [base, FIRM, THIN]
+    .flatMap((of) => Array.from({ length: count }, (_, i) => drawExercise(kind, of, 50 + i)))
+    .filter((each): each is Extract<Exercise, { kind: Kind }> => each?.kind === kind);
 
 describe('how a pan is disturbed', () => {
   it('cups by a tenth, water by up to 15 %, the kitchen by about a fifth', () => {
