@@ -48,7 +48,7 @@ async function fill({ ask }: Served): Promise<readonly StoredFormula[]> {
   return formulas;
 }
 
-/** A batch, and twenty thousand copies of it that are over, with what happened to each. The server is stopped meanwhile: nobody cooks so much. */
+/** A batch that runs, and twenty thousand copies of the demo's that are over, with what happened to each. The server is stopped meanwhile: nobody cooks so much. */
 async function fillBatches(served: Served, folder: string, formulaId: string): Promise<string> {
   const stove = { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 };
   const { id } = JSON.parse(await served.ask('/api/batches', 'POST', { formulaId, stove, kitchenC: 22 }));
@@ -56,9 +56,10 @@ async function fillBatches(served: Served, folder: string, formulaId: string): P
   const { db, close } = await openKitchen(folder);
   try {
     await db.execute(sql`
-      insert into batches (id, number, formula_id, name, frozen, state, started_at)
-      select 'copy-' || n, n + 1, formula_id, name, frozen, 'finished', started_at
-      from batches, generate_series(1, ${BATCHES}::int) as n where id = ${id}`);
+      insert into batches (id, number, formula_id, name, frozen, state, started_at, summarised_seq, over_at, made_by, has_landed, is_rescued, weighed_g, yield_g, cost, words)
+      select 'copy-' || n, 1000 + n, formula_id, name, frozen, state, started_at - n * interval '1 hour', summarised_seq, over_at, made_by, has_landed, is_rescued, weighed_g, yield_g, cost, words
+      from generate_series(1, ${BATCHES}::int) as n
+      join (select *, row_number() over (order by number) - 1 as place, count(*) over () as copied from batches where state = 'finished') as done on place = n % copied`);
     await db.execute(sql`
       insert into batch_events (batch_id, seq, key, tablet, tablet_ms, server_ms, what)
       select 'copy-' || n, e, 'event-' || e, 'bench', 0, 0, '{"kind":"temperature","temperatureC":40,"by":"probe"}'::jsonb
@@ -149,6 +150,16 @@ try {
     ...(await look(served, 'method', `/formulas/${id}/method`)),
     ...(await look(served, 'batches that run', '/batches')),
     ...(await look(served, 'a batch', `/batches/${batch}`)),
+    ...(await look(served, 'today', '/')),
+    ...(await look(served, 'the book', '/book')),
+    ...(await look(served, 'the book, searched', '/api/book?search=gloss')),
+    ...(await look(served, 'a batch in the book', '/batches/copy-1/record')),
+    ...(await look(served, 'record', `/formulas/${id}/record`)),
+    ...(await look(served, 'serve', `/formulas/${id}/serve`)),
+    ...(await look(served, 'shelf', '/shelf')),
+    ...(await look(served, 'practice', '/practice')),
+    ...(await look(served, 'rescue', '/rescue')),
+    ...(await look(served, 'a Saturday', '/day')),
   ];
   const looked = memoryMb(served.pid);
   rows.push(...(await crowd(served, formulas)));

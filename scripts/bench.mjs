@@ -1,9 +1,32 @@
-/** `npm run bench`: prints how fast the core answers and the server starts. Nothing fails on it. */
+/**
+ * `npm run bench`: prints how fast the core answers and the server starts. Nothing fails on it.
+ * `npm run bench -- pan load` runs only those; `npm run bench -- soak` an hour of use, which runs only when named.
+ */
 import { mkdtempSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import { ensureBuilt } from './run/ensure-built.mjs';
 import { ensureInstalled } from './run/ensure-installed.mjs';
-import { inProject, PROJECT, runNode } from './run/project.mjs';
+import { inProject, PROJECT, runNode, stop } from './run/project.mjs';
+
+const USUAL = [
+  'core',
+  'pan',
+  'rescue',
+  'impossible',
+  'brief',
+  'larder',
+  'saving',
+  'start',
+  'devices',
+  'book',
+  'serve',
+  'practice',
+  'load',
+];
+const named = process.argv.slice(2);
+const unknown = named.filter((name) => ![...USUAL, 'soak'].includes(name));
+if (unknown.length > 0) stop(`There is no bench “${unknown.join(', ')}”. There are: ${[...USUAL, 'soak'].join(', ')}.`);
+const wanted = named.length > 0 ? named : USUAL;
 
 ensureInstalled();
 ensureBuilt();
@@ -11,21 +34,7 @@ const { buildSync } = await import('esbuild');
 const folder = mkdtempSync(inProject('node_modules', '.bench-'));
 try {
   // Bundled as the browser runs it: a loader between the modules would slow what is measured.
-  const results = [
-    'core',
-    'pan',
-    'rescue',
-    'impossible',
-    'brief',
-    'larder',
-    'saving',
-    'start',
-    'devices',
-    'book',
-    'serve',
-    'practice',
-    'load',
-  ].map((name) => {
+  const results = wanted.map((name) => {
     const outfile = path.join(folder, `${name}.mjs`);
     buildSync({
       entryPoints: [inProject('bench', `${name}.ts`)],
