@@ -19,6 +19,8 @@ export const practiceTrySchema = z.object({
   isRight: z.boolean(),
   called: z.enum(CALLED).nullable(),
   miss: z.number().min(-50).max(50).nullable(),
+  /** °C of the pan as it was judged */
+  panC: z.number().min(-30).max(250).nullable().default(null),
 });
 export type PracticeTry = z.output<typeof practiceTrySchema>;
 

@@ -4,7 +4,8 @@ import { nth } from '../nth';
 import { type Batch, stateAt } from '../predict/state';
 import { seededNumbers } from '../random';
 import { type PourWindow, pourWindow } from '../serve/pour-window';
-import { type Cause, type HiddenPan, hiddenPan, type PracticeBase, STILL_DISTURBANCE } from './hidden-pan';
+import { asMeant, mendingRows, pourGate, resistanceAt, rowsOf } from './as-meant';
+import { type Cause, type HiddenPan, hiddenPan, type PracticeBase, STILL_DISTURBANCE, UNDISTURBED } from './hidden-pan';
 import { observe } from './observe';
 
 /** What is practised. */
@@ -12,7 +13,7 @@ export const EXERCISE_KINDS = ['tomorrow', 'mend', 'when', 'which', 'why', 'spoo
 export type ExerciseKind = (typeof EXERCISE_KINDS)[number];
 
 /** Steps of firmness a call is made in, Pa: a factor of ten lies between neighbours, as between things everybody knows. */
-const FIRMNESS_PA = [2, 10, 100, 1_000, 10_000, 100_000] as const;
+export const FIRMNESS_PA = [2, 10, 100, 1_000, 10_000, 100_000] as const;
 /** Steps of a coat that stays on an upright side, mm. */
 const COAT_MM = [0.5, 1.5, 4.5] as const;
 /** How a spoonful was filled, with what went in for what was meant. */
@@ -22,14 +23,20 @@ export type Filling = keyof typeof FILLINGS;
 export const FLOW_CALLS = ['thinner', 'same', 'thicker'] as const;
 export type FlowCall = (typeof FLOW_CALLS)[number];
 
+/** Where a pan is looked at again: eaten as the formula has it, left in a room until tomorrow, or on the upright side of a cake as it is poured. */
+export const PLACES = ['eaten', 'room', 'side'] as const;
+
 /** An exercise as it was drawn: what is asked, and what only the judge knows. */
 export type Exercise = { readonly seed: number } & (
   | {
       readonly kind: 'tomorrow';
       readonly pan: HiddenPan;
+      /** °C it stands at while it is judged: at its pour, or still hotter */
       readonly atC: number;
-      /** once it has set, or on the upright side of a cake as it is poured */
-      readonly where: 'set' | 'side';
+      readonly where: (typeof PLACES)[number];
+      /** °C and hours until it is looked at again; of no meaning on a side */
+      readonly thenC: number;
+      readonly hours: number;
       /** the steps a call is made in, and the truth on them: Pa, or mm of coat */
       readonly steps: readonly number[];
       readonly truth: number;
@@ -66,6 +73,9 @@ export type Exercise = { readonly seed: number } & (
     }
 );
 
+/** What a pan will be. */
+export type Tomorrow = Extract<Exercise, { kind: 'tomorrow' }>;
+
 /** A pan is drawn anew until what is asked can be told from what is shown; so often at most. */
 const MOST_DRAWS = 60;
 /** A truth lies no nearer to the middle between two steps than this part of the way (J). */
@@ -78,21 +88,18 @@ const CLEARLY_OTHER = Math.log(1.6);
 /** A flow within this is the same; beyond the second it is another (J). */
 const SAME_FLOW = Math.log(1.12);
 const OTHER_FLOW = Math.log(1.35);
-/** The gate that is mended into, either way of what the formula should pour like. */
-const GATE = 1.35;
+/** °C above its pour a pan may be judged at, and how hot at most (J). */
+const HOTTER_BY = [0, 0, 12, 24] as const;
+const HOTTEST_C = 75;
+/** °C of rooms a pan is left in, the last ones warm, and hours until tomorrow (J). */
+const ROOMS_C = [18, 20, 22, 26, 28] as const;
+const TOMORROW_H = 20;
 const HOTTER_C = 22;
 /** A ring that hardly leaves its place tells nothing, mm (J). */
 const RING_TELLS_MM = 57;
 
-const resistanceAt = (pan: Pick<HiddenPan, 'batch'>, temperatureC: number) =>
-  stateAt(pan.batch, temperatureC, usualHistory(temperatureC)).flow.resistancePa;
-
 /** Whether a pan's ring spreads by enough to tell one from another. */
 const tells = (pan: HiddenPan, temperatureC: number) => observe(pan, temperatureC).ringMm >= RING_TELLS_MM;
-
-/** What a base pours like when nothing is disturbed, Pa. */
-const asMeant = (base: PracticeBase) =>
-  resistanceAt(hiddenPan(base, 1, { cups: 0, boiledOff: 0, kitchen: 0 }), base.pourC);
 
 /** The step nearest to a value, by place. */
 export function nearestStep(value: number, steps: readonly number[]): number {
@@ -106,36 +113,42 @@ function clearOfBetween(value: number, steps: readonly number[]): number {
   return 1 - Math.abs(Math.log(value / nth(steps, nearestStep(value, steps)))) / half;
 }
 
-/** Places of rows of a role in a base. */
-const rowsOf = ({ rows }: PracticeBase, roles: readonly string[]) =>
-  rows.flatMap(({ role, grams }, i) => (roles.includes(role) && grams > 0 ? [i] : []));
-
 /** mm of coat that stays on an upright side. */
 export function coatOf(batch: Batch, temperatureC: number): number {
   const { flow } = stateAt(batch, temperatureC, usualHistory(temperatureC));
   return filmThickness({ ...flow, densityKgM3: flow.phases.densityKgM3 }, SIDE.heightM, SIDE.seconds);
 }
 
+/** What a pan is like where it is looked at again: Pa, or mm of coat. */
+export function truthOf({ pan, where, thenC, hours }: Pick<Tomorrow, 'pan' | 'where' | 'thenC' | 'hours'>): number {
+  return where === 'side'
+    ? coatOf(pan.batch, pan.base.pourC)
+    : stateAt(pan.batch, thenC, [[hours, thenC]]).flow.resistancePa;
+}
+
 function drawTomorrow(base: PracticeBase, seed: number): Exercise | undefined {
   const pan = hiddenPan(base, seed);
-  const { eatC, hours, pourC: atC } = base;
-  const where = seed % 3 === 0 ? 'side' : 'set';
+  const dice = seededNumbers(seed ^ 0x5bd1);
+  const pick = <Item>(items: readonly Item[]) => nth(items, Math.floor(dice() * items.length));
+  const where = pick(PLACES);
+  const atC = where === 'side' ? base.pourC : Math.max(Math.min(base.pourC + pick(HOTTER_BY), HOTTEST_C), base.pourC);
+  const then = where === 'room' ? { thenC: pick(ROOMS_C), hours: TOMORROW_H } : { thenC: base.eatC, hours: base.hours };
   const steps = where === 'side' ? COAT_MM : FIRMNESS_PA;
-  const truth = where === 'side' ? coatOf(pan.batch, atC) : stateAt(pan.batch, eatC, [[hours, eatC]]).flow.resistancePa;
+  const truth = truthOf({ pan, where, ...then });
   const isFair = clearOfBetween(truth, steps) >= CLEAR_OF_BETWEEN && tells(pan, atC);
-  return isFair ? { kind: 'tomorrow', seed, pan, atC, where, steps, truth } : undefined;
+  return isFair ? { kind: 'tomorrow', seed, pan, atC, where, ...then, steps, truth } : undefined;
 }
 
 function drawMend(base: PracticeBase, seed: number): Exercise | undefined {
-  const choices = rowsOf(base, ['liquid', 'chocolate', 'syrup', 'butter']).slice(0, 3);
+  const choices = mendingRows(base);
   const [liquid] = rowsOf(base, ['liquid']);
   if (liquid === undefined || choices.length < 2) return undefined;
   const times = seed % 2 === 0 ? 0.66 : 1.5;
   const pan = hiddenPan(base, seed, STILL_DISTURBANCE, 'asPlanned', new Map([[liquid, times]]));
-  const meant = asMeant(base);
-  const off = Math.abs(Math.log(resistanceAt(pan, base.pourC) / meant));
+  const gate = pourGate(base);
+  const off = Math.abs(Math.log(resistanceAt(pan, base.pourC) / Math.sqrt(gate.low * gate.high)));
   if (off < CLEARLY_OFF || !tells(pan, base.pourC)) return undefined;
-  return { kind: 'mend', seed, pan, atC: base.pourC, low: meant / GATE, high: meant * GATE, choices };
+  return { kind: 'mend', seed, pan, atC: base.pourC, ...gate, choices };
 }
 
 function drawWhen(base: PracticeBase, seed: number): Exercise {
@@ -169,9 +182,8 @@ function drawSpoon(base: PracticeBase, seed: number): Exercise | undefined {
   if (row === undefined) return undefined;
   const fillings = Object.keys(FILLINGS) as Filling[];
   const filling = nth(fillings, Math.floor(dice() * fillings.length));
-  const still = { cups: 0, boiledOff: 0, kitchen: 0 };
-  const pan = hiddenPan(base, seed, still, 'asPlanned', new Map([[row, FILLINGS[filling]]]));
-  const times = resistanceAt(pan, base.pourC) / asMeant(base);
+  const pan = hiddenPan(base, seed, UNDISTURBED, 'asPlanned', new Map([[row, FILLINGS[filling]]]));
+  const times = resistanceAt(pan, base.pourC) / resistanceAt(asMeant(base), base.pourC);
   const off = Math.abs(Math.log(times));
   if (off > SAME_FLOW && off < OTHER_FLOW) return undefined;
   const answer: FlowCall = off <= SAME_FLOW ? 'same' : times > 1 ? 'thicker' : 'thinner';

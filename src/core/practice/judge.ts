@@ -1,11 +1,11 @@
 import { addTimes } from '../matter/component-vector';
-import { usualHistory } from '../matter/process';
 import { nth } from '../nth';
 import { stateAt } from '../predict/state';
-import { smallestAddition } from '../rescue/smallest-addition';
+import { asMeant, resistanceAt } from './as-meant';
 import { type Exercise, type FlowCall, nearestStep } from './exercises';
 import { batchOf, type Cause, type HiddenPan } from './hidden-pan';
 import type { Called } from './learner';
+import { leastOf } from './least-fix';
 import { observe, type Seen } from './observe';
 
 /** What a learner says. */
@@ -23,6 +23,8 @@ export interface Judgement {
   /** said less true in its own measure; nothing where it has none */
   readonly called: Called | undefined;
   readonly miss: number | undefined;
+  /** °C of the pan as it was judged; nothing where the call has no size */
+  readonly panC: number | undefined;
 }
 
 /** A fix, and the pan after each of its portions. */
@@ -32,6 +34,8 @@ export interface Mended {
   /** resistance after each portion, Pa, and what is then seen */
   readonly after: readonly { readonly grams: number; readonly resistancePa: number; readonly seen: Seen }[];
   readonly isInGate: boolean;
+  /** what else it moves: firmness once it has set, Pa, as meant and after it */
+  readonly setPa: { readonly meant: number; readonly after: number };
 }
 
 type Mend = Extract<Exercise, { kind: 'mend' }>;
@@ -45,32 +49,24 @@ function withMore(pan: HiddenPan, row: number, grams: number): HiddenPan {
 
 /** Puts a fix in, portion by portion; a cook stops as soon as it is in its gate. */
 export function mend({ pan, atC, low, high }: Mend, { row, grams, portions }: Extract<Call, { kind: 'mend' }>): Mended {
-  const perGram = nth(pan.base.rows, row).perGram;
-  const history = usualHistory(atC);
-  const resistance = (each: HiddenPan) => stateAt(each.batch, atC, history).flow.resistancePa;
-  const before = resistance(pan);
-  const { process } = pan.batch.mixture;
-  const leastG = smallestAddition(
-    {
-      components: pan.components,
-      process,
-      temperatureC: atC,
-      history,
-      read: ({ flow }) => flow.resistancePa,
-      target: before > high ? high : low,
-    },
-    perGram,
-  );
   const after: Mended['after'][number][] = [];
-  for (let i = 1; i <= portions; i++) {
+  let now = pan;
+  let resistancePa = resistanceAt(pan, atC);
+  const isRight = () => resistancePa >= low && resistancePa <= high;
+  for (let i = 1; i <= portions && !(i > 1 && isRight()); i++) {
     const added = (grams * i) / portions;
-    const now = withMore(pan, row, added);
-    const resistancePa = resistance(now);
+    now = withMore(pan, row, added);
+    resistancePa = resistanceAt(now, atC);
     after.push({ grams: added, resistancePa, seen: observe(now, atC) });
-    if (resistancePa >= low && resistancePa <= high) break;
   }
-  const last = after.at(-1)?.resistancePa ?? before;
-  return { leastG, after, isInGate: last >= low && last <= high };
+  const { base } = pan;
+  const setPa = ({ batch }: HiddenPan) => stateAt(batch, base.eatC, [[base.hours, base.eatC]]).flow.resistancePa;
+  return {
+    leastG: leastOf(pan, atC, { low, high }, row),
+    after,
+    isInGate: isRight(),
+    setPa: { meant: setPa(asMeant(base)), after: setPa(now) },
+  };
 }
 
 /**
@@ -79,21 +75,24 @@ export function mend({ pan, atC, low, high }: Mend, { row, grams, portions }: Ex
  * @throws {RangeError} the call is of another kind
  */
 export function judge(exercise: Exercise, call: Call): Judgement {
-  const plain = (isRight: boolean): Judgement => ({ isRight, called: undefined, miss: undefined });
+  const plain = (isRight: boolean): Judgement => ({ isRight, called: undefined, miss: undefined, panC: undefined });
   if (exercise.kind === 'tomorrow' && call.kind === 'tomorrow') {
-    const { steps, truth, where } = exercise;
+    const { steps, truth, where, atC } = exercise;
     const miss = Math.log(nth(steps, call.step) / truth);
-    return { isRight: call.step === nearestStep(truth, steps), called: where === 'set' ? 'cold' : 'coat', miss };
+    const called = where === 'side' ? 'coat' : 'cold';
+    return { isRight: call.step === nearestStep(truth, steps), called, miss, panC: atC };
   }
   if (exercise.kind === 'mend' && call.kind === 'mend') {
     const { leastG, isInGate } = mend(exercise, call);
     const miss = leastG !== undefined && leastG > 0 && call.grams > 0 ? Math.log(call.grams / leastG) : undefined;
-    return { isRight: isInGate, called: miss === undefined ? undefined : 'amount', miss };
+    if (miss === undefined) return plain(isInGate);
+    return { isRight: isInGate, called: 'amount', miss, panC: exercise.atC };
   }
   if (exercise.kind === 'when' && call.kind === 'when') {
     const { leastC, mostC } = exercise.window;
     const isRight = call.temperatureC >= leastC && call.temperatureC <= mostC;
-    return { isRight, called: 'temperature', miss: (call.temperatureC - exercise.pan.base.pourC) / 10 };
+    const { pourC } = exercise.pan.base;
+    return { isRight, called: 'temperature', miss: (call.temperatureC - pourC) / 10, panC: pourC };
   }
   if (exercise.kind === 'which' && call.kind === 'which') return plain(call.pan === exercise.answer);
   if (exercise.kind === 'why' && call.kind === 'why') return plain(call.cause === exercise.answer);

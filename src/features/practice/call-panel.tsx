@@ -22,7 +22,7 @@ interface Option {
 function optionsOf(exercise: Exercise): readonly Option[] {
   switch (exercise.kind) {
     case 'tomorrow':
-      return (exercise.where === 'set' ? FIRMNESS_WORDS : COAT_WORDS).map((name, step) => ({
+      return (exercise.where === 'side' ? COAT_WORDS : FIRMNESS_WORDS).map((name, step) => ({
         key: name,
         name,
         call: { kind: 'tomorrow', step },

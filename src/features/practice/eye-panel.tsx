@@ -1,6 +1,6 @@
 import { EXERCISE_KINDS } from '@/core/practice/exercises';
-import { CALLED, type Called, eyeOf, type Try } from '@/core/practice/learner';
-import { CALLED_WORDS, EXERCISE_WORDS } from '@/kitchen/words/practice-words';
+import { CALLED, type Called, eyeByWarmth, eyeOf, type Try } from '@/core/practice/learner';
+import { CALLED_WORDS, EXERCISE_WORDS, WARMTH_WORDS } from '@/kitchen/words/practice-words';
 import { percent } from '@/ui/format';
 import { fixed } from '@/ui/settings/numerals';
 
@@ -24,6 +24,13 @@ function biasWords(called: Called, bias: number): string {
   return bias > 0 ? `you take ${times} what it needs` : `you take too little, by ${times}`;
 }
 
+/** How the eye differs between hot and cool pans, once two of them were tried often enough. */
+function warmthWords(tries: readonly Try[], called: Called): string {
+  const eyes = eyeByWarmth(tries, called).filter(([, eye]) => eye.tries >= FEW);
+  if (eyes.length < 2) return '';
+  return ` ${eyes.map(([warmth, { bias }]) => `${WARMTH_WORDS[warmth]} ${biasWords(called, bias)}`).join('; ')}.`;
+}
+
 /** A learner's eye so far: bias and spread by what is called, and how often each exercise was right. */
 export function EyePanel({ tries }: { tries: readonly Try[] }) {
   return (
@@ -45,7 +52,7 @@ export function EyePanel({ tries }: { tries: readonly Try[] }) {
               {misses.length < FEW
                 ? `too few to say (${misses.length})`
                 : `${biasWords(called, bias)} (± ${doubt}); single calls lie within ${wide}`}
-              .
+              .{warmthWords(tries, called)}
             </li>
           );
         })}

@@ -23,9 +23,10 @@ import { type Practice, usePractice } from './use-practice';
 function question(exercise: Exercise): string {
   switch (exercise.kind) {
     case 'tomorrow': {
-      const { eatC } = exercise.pan.base;
+      const then = celsius(Math.round(exercise.thenC));
       if (exercise.where === 'side') return 'Poured over the upright side of a cake now: what stays on it?';
-      return `How firm will it be at ${celsius(Math.round(eatC))}, once it has set?`;
+      if (exercise.where === 'room') return `Left in a room of ${then} until tomorrow: how firm will it be?`;
+      return `How firm will it be at ${then}, once it has set?`;
     }
     case 'mend':
       return 'It does not pour as it should. Mend it.';

@@ -64,6 +64,7 @@ function useTries(learner: string) {
           ...each,
           called: each.called ?? undefined,
           miss: each.miss ?? undefined,
+          panC: each.panC ?? undefined,
         }));
         setHeld({ of: learner, tries: done });
         setFault(undefined);
@@ -87,6 +88,7 @@ function useTries(learner: string) {
       isRight: done.isRight,
       called: done.called ?? null,
       miss: done.miss ?? null,
+      panC: done.panC ?? null,
     }).then(
       () => setFault(undefined),
       (error) => setFault(`This one is not kept: ${messageOf(error)}`),

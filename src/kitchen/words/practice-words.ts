@@ -1,6 +1,6 @@
 import type { ExerciseKind, Filling, FlowCall } from '@/core/practice/exercises';
 import type { Cause } from '@/core/practice/hidden-pan';
-import type { Called } from '@/core/practice/learner';
+import type { Called, Warmth } from '@/core/practice/learner';
 import type { Seen } from '@/core/practice/observe';
 
 export const EXERCISE_WORDS: Readonly<Record<ExerciseKind, string>> = {
@@ -56,6 +56,12 @@ export const CALLED_WORDS: Readonly<Record<Called, string>> = {
   coat: 'How thick it coats',
   amount: 'How much mends it',
   temperature: 'How warm it is poured',
+};
+
+export const WARMTH_WORDS: Readonly<Record<Warmth, string>> = {
+  hot: 'in hot pans',
+  warm: 'in warm ones',
+  cool: 'in cool ones',
 };
 
 export const RIBBON_WORDS: Readonly<Record<Seen['ribbon'], string>> = {

@@ -246,6 +246,7 @@ export const practiceTries = pgTable(
     isRight: boolean('is_right').notNull(),
     called: text().$type<PracticeTry['called']>(),
     miss: doublePrecision(),
+    panC: doublePrecision('pan_c'),
     at: timestamp({ withTimezone: true }).notNull(),
   },
   (table) => [index('practice_tries_learner').on(table.learner, table.at)],

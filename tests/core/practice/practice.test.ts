@@ -12,10 +12,11 @@ import {
   type Exercise,
   type ExerciseKind,
   nearestStep,
+  truthOf,
 } from '@/core/practice/exercises';
-import { batchOf, hiddenPan, type PracticeBase } from '@/core/practice/hidden-pan';
+import { batchOf, hiddenPan, type PracticeBase, UNDISTURBED } from '@/core/practice/hidden-pan';
 import { type Call, judge, mend } from '@/core/practice/judge';
-import { eyeOf, nextKind } from '@/core/practice/learner';
+import { eyeByWarmth, eyeOf, nextKind, warmthOf } from '@/core/practice/learner';
 import { lineLeft, runAfter, spreadAfter } from '@/core/practice/levelling';
 import { observe } from '@/core/practice/observe';
 import { stateAt } from '@/core/predict/state';
@@ -63,7 +64,7 @@ const FIRM = base(
 const BASES = [GANACHE, SAUCE, FIRM];
 
 /** The pan as it should be, in a kitchen as the book has it. */
-const meant = (each: PracticeBase) => hiddenPan(each, 1, { cups: 0, boiledOff: 0, kitchen: 0 });
+const meant = (each: PracticeBase) => hiddenPan(each, 1, UNDISTURBED);
 
 /** Exercises of a kind over all bases. */
 function many(kind: ExerciseKind, count: number): Exercise[] {
@@ -87,9 +88,9 @@ function idealCall(exercise: Exercise): Call {
       const { base: of } = exercise.pan;
       const off = thickerByRing(exercise, exercise.atC);
       const book =
-        exercise.where === 'set'
-          ? stateAt(meant(of).batch, of.eatC, [[of.hours, of.eatC]]).flow.resistancePa * Math.exp(off)
-          : coatOf(batchOf(of, meant(of).components, off), exercise.atC);
+        exercise.where === 'side'
+          ? coatOf(batchOf(of, meant(of).components, off), exercise.atC)
+          : truthOf({ ...exercise, pan: meant(of) }) * Math.exp(off);
       return { kind: 'tomorrow', step: nearestStep(book, exercise.steps) };
     }
     case 'mend': {
@@ -233,6 +234,30 @@ describe('the eye of a learner', () => {
     expect(eyeOf([])).toMatchObject({ tries: 0, bias: 0 });
     expect(Math.abs(eyeOf([1]).bias)).toBeLessThan(0.5);
     expect(eyeOf([1, 1, 1, 1, 1]).bias).toBeGreaterThan(eyeOf([1]).bias);
+  });
+
+  it('differs between hot and cool pans, and is drawn towards all of them while there are few', () => {
+    const normal = normalNumbers(seededNumbers(5));
+    const call = (panC: number | undefined, bias: number) => ({
+      kind: 'tomorrow' as const,
+      isRight: false,
+      called: 'cold' as const,
+      miss: bias + 0.4 * normal(),
+      panC,
+    });
+    const many = Array.from({ length: 300 }, (_, i) => (i % 2 === 0 ? call(60, -0.8) : call(40, 0.1)));
+    const [hot, warm] = eyeByWarmth([...many, call(undefined, 9)], 'cold');
+    expect([hot?.[0], warm?.[0]]).toEqual(['hot', 'warm']);
+    expect(hot?.[1].bias).toBeCloseTo(-0.8, 0.9);
+    expect(warm?.[1].bias).toBeCloseTo(0.1, 0.9);
+    expect((hot?.[1].tries ?? 0) + (warm?.[1].tries ?? 0)).toBe(300);
+    // One cool pan among hundreds of others says little of cool pans.
+    const few = eyeByWarmth([...many, { ...call(20, 0), miss: 2 }], 'cold').find(([warmth]) => warmth === 'cool');
+    const all = eyeOf([...many.map(({ miss }) => miss), 2]).bias;
+    expect(few?.[1].bias).toBeGreaterThan(all);
+    expect(few?.[1].bias).toBeLessThan(all + 0.6);
+    expect(eyeByWarmth(many, 'coat')).toEqual([]);
+    expect([48, 47.9, 36, 35.9].map(warmthOf)).toEqual(['hot', 'warm', 'warm', 'cool']);
   });
 
   it('what was wrong comes again at once, what was right later and later', () => {

@@ -3,7 +3,7 @@ import { compositionVector } from '@/core/matter/components';
 import { DEFAULT_PROCESS, usualHistory } from '@/core/matter/process';
 import { roleOfRow } from '@/core/method/row-role';
 import { drawExercise, type Exercise, type ExerciseKind } from '@/core/practice/exercises';
-import { CAUSES, hiddenPan, type PracticeBase } from '@/core/practice/hidden-pan';
+import { CAUSES, hiddenPan, type PracticeBase, UNDISTURBED } from '@/core/practice/hidden-pan';
 import { judge, mend } from '@/core/practice/judge';
 import { eyeOf, nextKind } from '@/core/practice/learner';
 import { lineLeft, runAfter } from '@/core/practice/levelling';
@@ -38,7 +38,7 @@ const THIN = baseOf([
   ['dark-couverture-60', 40],
 ]);
 const SEEDS = Array.from({ length: 400 }, (_, i) => i + 1);
-const STILL = { cups: 0, boiledOff: 0, kitchen: 0 };
+const STILL = UNDISTURBED;
 const mean = (values: readonly number[]) => values.reduce((sum, each) => sum + each, 0) / values.length;
 const spread = (values: readonly number[]) => Math.sqrt(mean(values.map((each) => (each - mean(values)) ** 2)));
 const drawn = <Kind extends ExerciseKind>(kind: Kind, count: number) =>

@@ -20,13 +20,14 @@ export async function GET(request: Request) {
     const { db } = await sharedDatabase();
     const answer = await readPractice(db, learnerOf(request));
     if (new URL(request.url).searchParams.get('as') !== 'csv') return NextResponse.json(answer);
-    const rows = answer.tries.map(({ at, kind, formula, isRight, called, miss }) => ({
+    const rows = answer.tries.map(({ at, kind, formula, isRight, called, miss, panC }) => ({
       at: new Date(at).toISOString(),
       exercise: kind,
       formula,
       right: isRight ? 'yes' : 'no',
       called: called ?? '',
       said_less_true: miss === null ? '' : Math.round(1000 * miss) / 1000,
+      pan_c: panC ?? '',
     }));
     return new Response(`\uFEFF${Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`, {
       headers: {

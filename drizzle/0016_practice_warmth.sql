@@ -1,0 +1,1 @@
+ALTER TABLE "practice_tries" ADD COLUMN "pan_c" double precision;
