@@ -21,6 +21,7 @@ const USUAL = [
   'book',
   'serve',
   'practice',
+  'frames',
   'load',
 ];
 const named = process.argv.slice(2);

@@ -1,10 +1,8 @@
 import { useEffect, useState } from 'react';
 import type { Doing } from './pan-scene';
 
-/** How long each takes, s. */
+/** How long each is watched, s, as long as it takes at the stove: how fast it moves is what tells. */
 const LASTS = { line: 8, tilt: 6, drop: 30, ribbon: 6 } as const;
-/** A drop on a plate is watched six times as fast: half a minute is long. */
-const QUICKER = { line: 1, tilt: 1, drop: 6, ribbon: 1 } as const;
 
 const wantsStills = () => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
 
@@ -21,7 +19,7 @@ export function useDoing() {
     }
     let frame = 0;
     const step = (now: number) => {
-      const seconds = Math.min(((now - at) / 1000) * QUICKER[kind], LASTS[kind]);
+      const seconds = Math.min((now - at) / 1000, LASTS[kind]);
       setDoing({ kind, seconds: Math.max(seconds, 0) });
       if (seconds < LASTS[kind]) frame = requestAnimationFrame(step);
     };
