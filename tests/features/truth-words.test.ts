@@ -60,5 +60,11 @@ describe('after a call', () => {
     const words = (grams: number) => said(exercise, { kind: 'mend', row: 0, grams, portions: 1 });
     expect(words(1)).toMatch(/Once set it is like [a-z ]+(, as meant|; [a-z ]+ was meant)\./);
     expect(words(4000)).toContain('was meant');
+    const thick = first(drawn('mend').filter(({ pan }) => (pan.grams[0] ?? 0) < (pan.base.rows[0]?.grams ?? 0)));
+    expect(said(thick, { kind: 'mend', row: 0, grams: 1, portions: 1 })).toContain('still too thick');
+    expect(said(thick, { kind: 'mend', row: 0, grams: 4000, portions: 1 })).toContain('still too thin');
+    // Chocolate does not thin: what does is named.
+    const wrong = said(thick, { kind: 'mend', row: 1, grams: 20, portions: 1 });
+    expect(wrong).toMatch(/alone cannot mend it\. The least that makes it pour as meant: \d+ g of/);
   });
 });

@@ -2,16 +2,9 @@
 
 import type { ApexOptions } from 'apexcharts';
 import { useMemo } from 'react';
-import { chartNonce } from '@/ui/chart-nonce';
-import { degrees } from '@/ui/format';
-import { later } from '@/ui/later';
 import { numeral } from '@/ui/settings/numerals';
+import { LineChart, warmthOverTime } from '@/ui/warmth-over-time';
 import type { Cook } from './use-cook';
-
-const Chart = later(() => import('react-apexcharts').then((chart) => chart.default));
-/** °C between the marks of the chart. */
-const MARKS_C = 20;
-const LABEL = { fontSize: '12.5px', fontFamily: 'inherit' };
 
 /** The step that is worked on: as it is reckoned, and as it was read, min since it began. */
 function seriesOf({ cooked, state }: Cook, place: number) {
@@ -33,41 +26,22 @@ export function WarmthChart({ cook, place }: { cook: Cook; place: number }) {
   const series = useMemo(() => seriesOf(cook, place), [cook, place]);
   const options = useMemo((): ApexOptions => {
     const warmths = series ? [...series.reckoned, ...series.read].map(({ y }) => y) : [];
-    const least = Math.floor(Math.min(...warmths, 20) / MARKS_C) * MARKS_C;
-    const most = Math.ceil(Math.max(...warmths, 40) / MARKS_C) * MARKS_C;
     return {
-      chart: {
-        type: 'line',
-        animations: { enabled: false },
-        toolbar: { show: false },
-        zoom: { enabled: false },
-        ...({ nonce: chartNonce() } as object),
-      },
+      ...warmthOverTime({
+        leastC: Math.min(...warmths, 20),
+        mostC: Math.max(...warmths, 40),
+        times: 4,
+        timeWord: (minutes) => `${numeral(minutes, 1)} min`,
+      }),
       stroke: { width: [3, 2], curve: 'straight', dashArray: [5, 0] },
       markers: { size: [0, 4] },
       colors: ['var(--color-pour-drawn)', 'var(--color-enamel)'],
-      legend: { show: false },
-      tooltip: { enabled: false },
-      grid: { borderColor: 'var(--color-rule)' },
-      xaxis: {
-        type: 'numeric',
-        min: 0,
-        tickAmount: 4,
-        labels: { style: LABEL, formatter: (value: string) => `${numeral(Number(value), 1)} min` },
-        tooltip: { enabled: false },
-      },
-      yaxis: {
-        min: least,
-        max: most,
-        tickAmount: (most - least) / MARKS_C,
-        labels: { style: LABEL, formatter: (value: number) => degrees(Math.round(value)) },
-      },
     };
   }, [series]);
   if (!series || series.read.length === 0) return null;
   return (
     <figure className="mt-2" data-testid="warmth-chart">
-      <Chart
+      <LineChart
         type="line"
         height={170}
         width="100%"

@@ -3,14 +3,10 @@
 import type { ApexOptions } from 'apexcharts';
 import { useMemo } from 'react';
 import type { FollowedStep } from '@/core/method/follow-method';
-import { chartNonce } from '@/ui/chart-nonce';
-import { celsius, degrees } from '@/ui/format';
-import { later } from '@/ui/later';
+import { celsius } from '@/ui/format';
+import { CHART_LABEL, LineChart, warmthOverTime } from '@/ui/warmth-over-time';
 import type { TimedStep } from './timed-steps';
 
-const Chart = later(() => import('react-apexcharts').then((chart) => chart.default));
-
-const LABEL = { fontSize: '13px', fontFamily: 'inherit' };
 /** °C either way within which it still pours. */
 const POUR_WIDTH_C = 2;
 const MOST_NAMED = 3;
@@ -38,7 +34,7 @@ function annotationsOf(
           position: 'right',
           textAnchor: 'end',
           borderColor: 'transparent',
-          style: { ...LABEL, background: 'transparent', color: 'var(--color-enamel)' },
+          style: { ...CHART_LABEL, background: 'transparent', color: 'var(--color-enamel)' },
         },
       },
     ],
@@ -64,7 +60,7 @@ function annotationsOf(
           textAnchor: from > most * 0.45 ? 'end' : 'start',
           offsetY: 4 + 17 * i,
           borderColor: 'transparent',
-          style: { ...LABEL, background: 'transparent', color: 'var(--color-ink)' },
+          style: { ...CHART_LABEL, background: 'transparent', color: 'var(--color-ink)' },
         },
       })),
     ],
@@ -78,34 +74,11 @@ function optionsFor(
   chosen: number,
   clock: (minutes: number) => string,
 ): ApexOptions {
-  const most = timed.at(-1)?.to ?? 1;
   return {
-    chart: {
-      type: 'line',
-      animations: { enabled: false },
-      toolbar: { show: false },
-      zoom: { enabled: false },
-      ...({ nonce: chartNonce() } as object),
-    },
+    ...warmthOverTime({ mostMinutes: timed.at(-1)?.to ?? 1, times: 5, timeWord: clock }),
     stroke: { width: 3.4, curve: 'straight' },
     colors: ['var(--color-pour-drawn)'],
-    legend: { show: false },
-    tooltip: { enabled: false },
     grid: { borderColor: 'var(--color-rule)', xaxis: { lines: { show: false } } },
-    xaxis: {
-      type: 'numeric',
-      min: 0,
-      max: most,
-      tickAmount: 5,
-      labels: { style: LABEL, formatter: (value: string) => clock(Number(value)) },
-      tooltip: { enabled: false },
-    },
-    yaxis: {
-      min: 0,
-      max: 120,
-      tickAmount: 6,
-      labels: { style: LABEL, formatter: (value: number) => degrees(Math.round(value)) },
-    },
     annotations: annotationsOf(timed, names, pourC, chosen),
   };
 }
@@ -147,7 +120,7 @@ export function TemperatureChart({
   );
   return (
     <figure data-testid="temperature-chart">
-      <Chart type="line" height={310} width="100%" options={options} series={series} />
+      <LineChart type="line" height={310} width="100%" options={options} series={series} />
       <figcaption className="sr-only">
         Temperature against time.{' '}
         {timed

@@ -68,7 +68,7 @@ function Scene({ exercise, temperatureC }: { exercise: Exercise; temperatureC: n
   );
   return (
     <>
-      <div className={seen.length > 1 ? 'grid gap-3 sm:grid-cols-2' : 'max-w-2xl'}>
+      <div className={seen.length > 1 ? 'grid gap-3 sm:grid-cols-2' : 'max-w-xl'}>
         {seen.map((now, i) => {
           const name = seen.length > 1 ? ` ${nth(PAN_NAMES, i)}` : '';
           return (

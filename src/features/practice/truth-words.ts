@@ -64,17 +64,20 @@ function tomorrowWords(exercise: Tomorrow): readonly string[] {
 function mendWords(exercise: Extract<Exercise, { kind: 'mend' }>, call: Extract<Call, { kind: 'mend' }>) {
   const { leastG, after, isInGate, setPa } = mend(exercise, call);
   const { name } = nth(exercise.pan.base.rows, call.row);
+  const isThick = (after.at(-1)?.resistancePa ?? 0) > exercise.high;
   const [wanted, becomes] = [firmness(setPa.meant), firmness(setPa.after)];
   return [
     ...after.map(
       ({ grams: put, seen }) =>
         `After ${weight(Math.round(put))}: ${millimetres(Math.round(seen.ringMm))} on the plate.`,
     ),
-    isInGate ? 'It pours right.' : 'It does not pour right yet.',
+    isInGate ? 'It pours right.' : `It does not pour right yet: it is still too ${isThick ? 'thick' : 'thin'}.`,
     wanted === becomes
       ? `Once set it is like ${becomes}, as meant.`
       : `Once set it is like ${becomes}; ${wanted} was meant.`,
-    leastG === undefined ? `${name} alone cannot mend it.` : `The least that does it: ${grams(leastG)} of ${name}.`,
+    leastG === undefined
+      ? `${name} alone cannot mend it. ${fixWords(exercise.pan)}`
+      : `The least that does it: ${grams(leastG)} of ${name}.`,
   ];
 }
 

@@ -4,13 +4,9 @@ import type { ApexOptions } from 'apexcharts';
 import { useMemo } from 'react';
 import type { Compared, WarmthPoint } from '@/kitchen/record/compared';
 import { batchNumber } from '@/ui/batch-number';
-import { chartNonce } from '@/ui/chart-nonce';
-import { degrees } from '@/ui/format';
-import { later } from '@/ui/later';
 import { numeral } from '@/ui/settings/numerals';
+import { LineChart, warmthOverTime } from '@/ui/warmth-over-time';
 
-const Chart = later(() => import('react-apexcharts').then((chart) => chart.default));
-const LABEL = { fontSize: '12.5px', fontFamily: 'inherit' };
 /** Told apart by colour, dash and mark; at most four are laid side by side. */
 const COMPARED_COLOURS = ['var(--color-enamel)', 'var(--color-off)', 'var(--color-near)', 'var(--color-mute)'] as const;
 const MARKS = ['circle', 'square', 'triangle', 'cross'] as const;
@@ -31,32 +27,10 @@ export function CompareChart({ batches }: { batches: readonly Compared[] }) {
   }, [batches]);
   const options = useMemo(
     (): ApexOptions => ({
-      chart: {
-        type: 'line',
-        animations: { enabled: false },
-        toolbar: { show: false },
-        zoom: { enabled: false },
-        ...({ nonce: chartNonce() } as object),
-      },
+      ...warmthOverTime({ times: 6, timeWord: (minutes) => `${numeral(minutes, 0)} min` }),
       stroke: { width: [2.5, ...batches.map(() => 2)], curve: 'straight', dashArray: [6, ...batches.map(() => 0)] },
       markers: { size: [0, ...batches.map(() => 5)], shape: ['circle', ...MARKS.slice(0, batches.length)] },
       colors: ['var(--color-pour-drawn)', ...COMPARED_COLOURS.slice(0, batches.length)],
-      legend: { show: false },
-      tooltip: { enabled: false },
-      grid: { borderColor: 'var(--color-rule)' },
-      xaxis: {
-        type: 'numeric',
-        min: 0,
-        tickAmount: 6,
-        labels: { style: LABEL, formatter: (value: string) => `${numeral(Number(value), 0)} min` },
-        tooltip: { enabled: false },
-      },
-      yaxis: {
-        min: 0,
-        max: 120,
-        tickAmount: 6,
-        labels: { style: LABEL, formatter: (value: number) => degrees(Math.round(value)) },
-      },
     }),
     [batches],
   );
@@ -65,7 +39,7 @@ export function CompareChart({ batches }: { batches: readonly Compared[] }) {
   }
   return (
     <figure className="mt-4" data-testid="compare-chart">
-      <Chart type="line" height={320} width="100%" options={options} series={series} />
+      <LineChart type="line" height={320} width="100%" options={options} series={series} />
       <figcaption className="text-[13px] text-mute">
         Dashed as the first was reckoned, marks as each was read: circles, squares, triangles and crosses in the order
         above.
