@@ -72,3 +72,13 @@ export function weighBand(formula: Formula, row: number): WeighBand {
     high: edgeTowards(miss, planned, planned * (1 + REACH)),
   };
 }
+
+/**
+ * The band of the part of a row that goes in at one time.
+ *
+ * @param elsewhere g of the row that go in at other times, 0 or more
+ */
+export function bandOfPart({ low, high }: WeighBand, elsewhere: number): WeighBand {
+  const part = (edge: BandEdge) => ({ ...edge, grams: Math.max(edge.grams - elsewhere, 0) });
+  return { low: part(low), high: part(high) };
+}

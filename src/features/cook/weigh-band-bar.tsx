@@ -5,6 +5,12 @@ const WIDTH = 600;
 /** The bar ends at so many times what is planned. */
 const ENDS = 1.35;
 
+const tenth = (grams: number) => weight(Math.round(grams * 10) / 10);
+
+/** From where to where it does not matter. */
+const bandWords = ({ low, high }: WeighBand) =>
+  low.grams > 0 ? `${tenth(low.grams)} to ${tenth(high.grams)} is as good` : `up to ${tenth(high.grams)} is as good`;
+
 /** How full it is, and the band within which it does not matter. */
 export function WeighBandBar({
   band,
@@ -16,7 +22,6 @@ export function WeighBandBar({
   now: number | undefined;
 }) {
   const x = (grams: number) => Math.min(Math.max(grams / (planned * ENDS), 0), 1) * WIDTH;
-  const tenth = (grams: number) => Math.round(grams * 10) / 10;
   return (
     <div className="mt-1.5 grid items-center gap-x-4 md:grid-cols-[minmax(0,1fr)_auto]">
       <svg viewBox={`0 0 ${WIDTH} 16`} preserveAspectRatio="none" className="block h-4 w-full" aria-hidden="true">
@@ -35,11 +40,7 @@ export function WeighBandBar({
         {now !== undefined && <rect x={0} y={4} width={x(now)} height={8} rx={2} fill="var(--color-ink)" />}
         <rect x={x(planned) - 1} y={0} width={2} height={16} fill="var(--color-mute)" />
       </svg>
-      <p className="text-[13.5px] text-mute">
-        {band
-          ? `${weight(tenth(band.low.grams))} to ${weight(tenth(band.high.grams))} is as good`
-          : 'how much it matters…'}
-      </p>
+      <p className="text-[13.5px] text-mute">{band ? bandWords(band) : 'how much it matters…'}</p>
     </div>
   );
 }

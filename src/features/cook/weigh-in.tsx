@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { WeighBand } from '@/core/cook/weigh-band';
+import { bandOfPart, type WeighBand } from '@/core/cook/weigh-band';
 import { weighedKey } from '@/formats/batch-state';
 import { Button } from '@/ui/button';
 import { weight } from '@/ui/format';
@@ -13,10 +13,10 @@ import { WeighBandBar } from './weigh-band-bar';
 
 const tenth = (grams: number) => Math.round(grams * 10) / 10;
 
-/** What too much or too little of a row does, in words; nothing while it lies in its band. */
-function outsideWords(band: WeighBand | undefined, total: number, name: string): string | undefined {
+/** What too much or too little does, in words; nothing while it lies in its band. */
+function outsideWords(band: WeighBand | undefined, weighed: number, name: string): string | undefined {
   if (!band) return undefined;
-  const edge = total > band.high.grams + 0.05 ? band.high : total < band.low.grams - 0.05 ? band.low : undefined;
+  const edge = weighed > band.high.grams + 0.05 ? band.high : weighed < band.low.grams - 0.05 ? band.low : undefined;
   if (!edge) return undefined;
   const past = `${edge === band.high ? 'Over' : 'Under'} ${weight(tenth(edge.grams))} of ${name}`;
   if (!edge.gate) return `${past} it is felt: the flow changes by a tenth or more.`;
@@ -54,6 +54,14 @@ function WeighedField({
   );
 }
 
+/** g of a row that go in with other steps: as weighed there, or as they will be. */
+const gramsElsewhere = ({ cooked, state }: Cook, place: number, row: number) =>
+  cooked.method.followed.reduce((sum, { step }, other) => {
+    const part = step.adds.find((each) => each.row === row);
+    if (other === place || !part) return sum;
+    return sum + (state.weighed.get(weighedKey(other, row)) ?? (cooked.formula.lines[row]?.grams ?? 0) * part.share);
+  }, 0);
+
 /** One row that goes in with this step: how much, what the scale says, and the band within which it does not matter. */
 function WeighRow({
   cook,
@@ -73,14 +81,15 @@ function WeighRow({
   const wanted = tenth((cooked.formula.lines[row]?.grams ?? 0) * share);
   const name = cooked.names[row] ?? '';
   const weighed = state.weighed.get(weighedKey(place, row));
-  const elsewhere = (cooked.formula.lines[row]?.grams ?? 0) - wanted;
-  const total = elsewhere + (weighed ?? wanted);
-  const outside = weighed === undefined ? undefined : outsideWords(bands.get(row), total, name);
+  const elsewhere = gramsElsewhere(cook, place, row);
+  const whole = bands.get(row);
+  const band = whole && bandOfPart(whole, elsewhere);
+  const outside = weighed === undefined ? undefined : outsideWords(band, weighed, name);
   const weigh = (grams: number, by: 'hand' | 'scale' = 'hand') =>
     log.tell({ kind: 'weigh', step: place, row, grams, by });
   const scale = cook.devices.reading?.scale;
 
-  const { trouble, scaleRest, compensate } = useMakingUp(cook, row, total);
+  const { trouble, scaleRest, compensate } = useMakingUp(cook, row, elsewhere + (weighed ?? wanted));
 
   return (
     <li className="rounded-xl border border-rule bg-sheet px-5 py-2">
@@ -97,11 +106,7 @@ function WeighRow({
           {weighed === undefined ? 'It is in' : 'As written'}
         </Button>
       </div>
-      <WeighBandBar
-        band={bands.get(row)}
-        planned={wanted + elsewhere}
-        now={weighed === undefined ? undefined : total}
-      />
+      <WeighBandBar band={band} planned={wanted} now={weighed} />
       {scale && isNext && (
         <ScaleLine
           scale={scale}

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { weighBand } from '@/core/cook/weigh-band';
+import { bandOfPart, weighBand } from '@/core/cook/weigh-band';
 import { predictFormula } from '@/core/predict/predict-formula';
 import { resolveFormula } from '@/formats/resolve-formula';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
@@ -37,6 +37,16 @@ describe('the band within which a weight does not matter', () => {
     };
     const rowOf = (ingredient: string) => gloss.lines.findIndex((line) => line.ingredient === ingredient);
     expect(width(rowOf('dark-couverture-66'))).toBeLessThan(width(rowOf('rum-40')));
+  });
+
+  it('of a part is what the rest leaves of it, never below nothing', () => {
+    const edge = (grams: number) => ({ grams, gate: undefined });
+    const whole = { low: edge(230), high: edge(444) };
+    expect(bandOfPart(whole, 0)).toEqual(whole);
+    expect(bandOfPart(whole, 40)).toEqual({ low: edge(190), high: edge(404) });
+    expect(bandOfPart(whole, 380)).toEqual({ low: edge(0), high: edge(64) });
+    // So much of it is in already that any more is too much.
+    expect(bandOfPart(whole, 500)).toEqual({ low: edge(0), high: edge(0) });
   });
 
   it('without gates it is where the flow is felt to change', () => {
