@@ -158,7 +158,9 @@ try {
     ...(await look(served, 'serve', `/formulas/${id}/serve`)),
     ...(await look(served, 'shelf', '/shelf')),
     ...(await look(served, 'practice', '/practice')),
-    ...(await look(served, 'rescue', '/rescue')),
+    ...(await look(served, 'rescue, unchosen', '/rescue')),
+    ...(await look(served, 'rescue', `/rescue?formula=${id}`)),
+    ...(await look(served, 'labels', '/batches/copy-1/label')),
     ...(await look(served, 'a Saturday', '/day')),
   ];
   const looked = memoryMb(served.pid);

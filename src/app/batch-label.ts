@@ -13,6 +13,7 @@ import { asMade } from '@/kitchen/record/as-made';
 import { sharedDatabase } from '@/server/db/database';
 import { eventsAfter, findBatch } from '@/server/repositories/batch-rows';
 import { listIngredients, someIngredients } from '@/server/repositories/larder';
+import { pdfLetters } from '@/ui/paper/pdf-letters';
 import { kitchenSettings } from './kitchen-settings';
 
 /** What other machines reach this kitchen by, else the name it was asked under. */
@@ -57,5 +58,12 @@ export async function batchLabel(id: string, query: LabelQuery) {
     if (!(error instanceof TooMuchError)) throw error;
     fault = error.message;
   }
-  return { head, faces, fault, address, code: query.code === 'yes' ? codeOf(address) : undefined };
+  return {
+    head,
+    faces,
+    fault,
+    unprintable: pdfLetters(faces).missing,
+    address,
+    code: query.code === 'yes' ? codeOf(address) : undefined,
+  };
 }

@@ -49,7 +49,7 @@ export function TopBar({
             aria-label="Dark Pour, today"
           >
             <Mark className="h-6 w-5" />
-            <span className="font-head text-[1.2rem] font-bold tracking-tight max-md:sr-only">Dark Pour</span>
+            <span className="font-head text-[1.2rem] font-bold tracking-tight max-lg:sr-only">Dark Pour</span>
           </Link>
           <Rooms />
           <div className="ml-auto flex shrink-0 items-center gap-1">

@@ -27,6 +27,7 @@ export function LabelScreen({
   code,
   address,
   fault,
+  unprintable,
 }: {
   batch: { readonly id: string; readonly number: number; readonly name: string; readonly madeMs: number };
   query: LabelQuery;
@@ -35,6 +36,8 @@ export function LabelScreen({
   /** what the code leads to */
   address: string;
   fault: string | undefined;
+  /** letters of it that the PDF's fonts do not have */
+  unprintable: number;
 }) {
   const router = useRouter();
   const [isPending, start] = useTransition();
@@ -88,6 +91,12 @@ export function LabelScreen({
           {fault && (
             <p role="alert" className="no-print mb-3 rounded-lg bg-off-wash px-3 py-2 text-off">
               {fault}
+            </p>
+          )}
+          {unprintable > 0 && (
+            <p role="alert" className="no-print mb-3 rounded-lg bg-off-wash px-3 py-2 text-off">
+              The PDF has no letters for some of what stands on it ({unprintable} of them): use Print on this page
+              instead.
             </p>
           )}
           {faces.length > 1 && (
