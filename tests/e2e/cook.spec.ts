@@ -15,7 +15,11 @@ const batchOf = async (page: Page, id: string): Promise<BatchAnswer> =>
 const kinds = async (page: Page, id: string) => (await batchOf(page, id)).events.map(({ what: { kind } }) => kind);
 
 /** Begins a batch from the method and waits until it listens. */
-async function cook(page: Page, name: string, lines: FormulaFileInput['lines'] = SAUCE): Promise<{ formula: string; batch: string }> {
+async function cook(
+  page: Page,
+  name: string,
+  lines: FormulaFileInput['lines'] = SAUCE,
+): Promise<{ formula: string; batch: string }> {
   const formula = await openFormula(page, { name, lines });
   await page.goto(`/formulas/${formula}/method`);
   await expect(page.locator('[data-ready=true]')).toBeVisible();

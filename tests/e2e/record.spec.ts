@@ -230,6 +230,16 @@ test('the book is searched, narrowed, compared and taken out', async ({ page, si
   await expectAccessible(page);
   await page.goto('/book/compare?ids=nobody');
   await expect(page.getByText('None of these batches is here')).toBeVisible();
+
+  // From the book of all, a batch is written down of a formula that is chosen first.
+  await page.goto('/book');
+  await ready(page);
+  await page.getByRole('button', { name: 'Write a batch down' }).click();
+  await expect(page.getByRole('button', { name: 'Into the book' })).toBeDisabled();
+  await page.getByLabel('Formula made').selectOption({ label: 'Landing stage cocoa syrup' });
+  await page.getByRole('button', { name: 'Into the book' }).click();
+  await expect(page).toHaveURL(/batches\/.*\/record/);
+  await expect(page.getByText('Landing stage cocoa syrup').first()).toBeVisible();
   expect(silent).toEqual([]);
 });
 

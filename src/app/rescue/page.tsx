@@ -11,7 +11,6 @@ import { sharedDatabase } from '@/server/db/database';
 import type { Database } from '@/server/db/query-builder';
 import { eventsAfter, findBatch } from '@/server/repositories/batch-rows';
 import { runningBatches } from '@/server/repositories/batches';
-import { listNames } from '@/server/repositories/formula-list';
 import { findFormula } from '@/server/repositories/formulas';
 import { listIngredients, someIngredients } from '@/server/repositories/larder';
 
@@ -90,7 +89,6 @@ export default async function RescuePage({ searchParams }: Props) {
       source={source}
       additives={file ? inHand(await listIngredients(db), own) : []}
       running={file ? [] : await runningBatches(db)}
-      names={file ? [] : await listNames(db)}
     />
   );
 }

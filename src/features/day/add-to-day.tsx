@@ -1,8 +1,6 @@
 import { Plus } from 'lucide-react';
-import { useEffect, useState } from 'react';
-import { messageOf } from '@/formats/message-of';
-import type { Named } from '@/formats/server-answers';
-import { listNames } from '@/kitchen/client/formulas';
+import { useState } from 'react';
+import { useFormulaNames } from '@/kitchen/client/use-formula-names';
 import { Button } from '@/ui/button';
 import { TimeOfDay } from '@/ui/time-of-day';
 
@@ -11,16 +9,9 @@ const USUAL_READY = 17 * 60;
 
 /** Puts a formula of the kitchen on the day, with the time it is to be ready. */
 export function AddToDay({ onAdd }: { onAdd: (formulaId: string, readyMinutes: number) => void }) {
-  const [names, setNames] = useState<readonly Named[]>([]);
+  const { names, fault } = useFormulaNames();
   const [chosen, setChosen] = useState('');
   const [ready, setReady] = useState(USUAL_READY);
-  const [fault, setFault] = useState<string | undefined>();
-  useEffect(() => {
-    listNames().then(
-      (found) => setNames(found.toSorted((a, b) => a.name.localeCompare(b.name))),
-      (error) => setFault(messageOf(error)),
-    );
-  }, []);
   return (
     <form
       className="mt-5 flex flex-wrap items-center gap-3"

@@ -22,15 +22,15 @@ const MOST_COMPARED = 4;
 export function BookScreen({
   opened,
   choices,
-  names,
+  hasFormulas,
   formula,
   misses = [],
   nowMs,
 }: {
   opened: BookAnswer;
   choices: BookChoices;
-  /** formulas a batch can be written down of */
-  names: readonly Named[];
+  /** there is something a batch can be written down of */
+  hasFormulas: boolean;
   formula: Named | undefined;
   /** what the tests of its batches agree on */
   misses?: readonly OneSided[];
@@ -71,7 +71,7 @@ export function BookScreen({
               Lay {chosen.length} side by side
             </Link>
           )}
-          <Button look="primary" onClick={() => setWriting(true)} disabled={names.length === 0}>
+          <Button look="primary" onClick={() => setWriting(true)} disabled={!hasFormulas}>
             Write a batch down
           </Button>
         </div>
@@ -112,7 +112,7 @@ export function BookScreen({
           Print
         </button>
       </footer>
-      {isWriting && <PastBatch names={names} formula={formula} nowMs={nowMs} onClose={() => setWriting(false)} />}
+      {isWriting && <PastBatch formula={formula} nowMs={nowMs} onClose={() => setWriting(false)} />}
     </div>
   );
 }

@@ -3,6 +3,7 @@ import { PROBE_REACH, RING_REACH } from '@/formats/batch';
 import { dayOf } from '@/formats/day';
 import { MOST_GRAMS } from '@/formats/formula-file';
 import type { Named } from '@/formats/server-answers';
+import { useFormulaNames } from '@/kitchen/client/use-formula-names';
 import { Button } from '@/ui/button';
 import { ByWhom } from '@/ui/by-whom';
 import { choiceOf } from '@/ui/choice-of';
@@ -28,18 +29,19 @@ const LONGEST_NOTE = 500;
 
 /** A batch that was made without being followed: ten fields at most, by keys alone. */
 export function PastBatch({
-  names,
   formula,
   nowMs,
   onClose,
 }: {
-  names: readonly Named[];
+  /** the one it is of, where that is known */
   formula: Named | undefined;
   nowMs: number;
   onClose: () => void;
 }) {
-  const past = usePastBatch(formula?.id ?? names[0]?.id ?? '', nowMs);
-  const { draft, isBusy, fault, write } = past;
+  const past = usePastBatch(formula?.id ?? '', nowMs);
+  const { draft, isBusy, write } = past;
+  const all = useFormulaNames(formula === undefined);
+  const fault = past.fault ?? all.fault;
   const press = (
     <>
       {fault && (
@@ -59,7 +61,7 @@ export function PastBatch({
   return (
     <Sheet title="Write a batch down" onClose={onClose} asksFirst footer={press}>
       <EntryForm className="grid grid-cols-1 gap-x-4 gap-y-3 p-5 sm:grid-cols-2" onEntry={() => void write()}>
-        <PastFields past={past} names={names} nowMs={nowMs} />
+        <PastFields past={past} names={formula ? [formula] : all.names} nowMs={nowMs} />
         <div className="self-end">
           <ByWhom />
         </div>
@@ -97,6 +99,7 @@ function PastFields({
           value={draft.formulaId}
           onChange={(event) => say({ formulaId: event.target.value })}
         >
+          {draft.formulaId === '' && <option value="">a formula</option>}
           {names.map(({ id, name }) => (
             <option key={id} value={id}>
               {name}

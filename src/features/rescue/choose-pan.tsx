@@ -1,12 +1,13 @@
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import type { BatchHead } from '@/formats/batch';
-import type { Named } from '@/formats/server-answers';
+import { useFormulaNames } from '@/kitchen/client/use-formula-names';
 import { TypePan } from './type-pan';
 
 /** Which pan it is: one that is on the stove, or by its formula. */
-export function ChoosePan({ running, names }: { running: readonly BatchHead[]; names: readonly Named[] }) {
+export function ChoosePan({ running }: { running: readonly BatchHead[] }) {
   const router = useRouter();
+  const { names, fault } = useFormulaNames();
   return (
     <>
       <p className="mt-2 max-w-prose text-mute">
@@ -41,6 +42,11 @@ export function ChoosePan({ running, names }: { running: readonly BatchHead[]; n
           ))}
         </select>
       </label>
+      {fault && (
+        <p role="alert" className="mt-1 text-off">
+          The formulas could not be listed: {fault}
+        </p>
+      )}
       <TypePan />
     </>
   );

@@ -5,7 +5,6 @@ import { useEffect, useState } from 'react';
 import { SIGNS, type Sign } from '@/core/rescue/signs';
 import type { BatchAnswer, BatchHead } from '@/formats/batch';
 import type { Ingredient } from '@/formats/ingredient';
-import type { Named } from '@/formats/server-answers';
 import { SIGN_WORDS } from '@/kitchen/words/rescue-words';
 import { Button } from '@/ui/button';
 import { TopBar } from '@/ui/top-bar';
@@ -21,12 +20,10 @@ export function RescueScreen({
   source,
   additives,
   running,
-  names,
 }: {
   source: RescueSource;
   additives: readonly Ingredient[];
   running: readonly BatchHead[];
-  names: readonly Named[];
 }) {
   // Tells when the page listens.
   const [ready, setReady] = useState(false);
@@ -47,11 +44,7 @@ export function RescueScreen({
             </Link>
           </p>
         )}
-        {frozen ? (
-          <Rescued source={source} frozen={frozen} additives={additives} />
-        ) : (
-          <ChoosePan running={running} names={names} />
-        )}
+        {frozen ? <Rescued source={source} frozen={frozen} additives={additives} /> : <ChoosePan running={running} />}
       </main>
     </div>
   );

@@ -1,27 +1,20 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { DRAWING } from '@/core/serve/second-sauce';
 import type { DrawWithAnswer } from '@/formats/draw-with';
 import { messageOf } from '@/formats/message-of';
-import type { Named } from '@/formats/server-answers';
 import { askDrawWith } from '@/kitchen/client/draw-with';
-import { listNames } from '@/kitchen/client/formulas';
+import { useFormulaNames } from '@/kitchen/client/use-formula-names';
 import { weight } from '@/ui/format';
 import { usePours } from '@/ui/pours/pours-provider';
 import { fixed } from '@/ui/settings/numerals';
 
 /** Chooses a second sauce; it is held against the first at the plate's temperature as soon as it is chosen. */
 export function useSecondSauce(first: string, at: number) {
-  const [names, setNames] = useState<readonly Named[]>([]);
+  const all = useFormulaNames();
   const [chosen, setChosen] = useState('');
   const [answer, setAnswer] = useState<DrawWithAnswer | undefined>();
   const [fault, setFault] = useState<string | undefined>();
   const { isKitchen } = usePours();
-  useEffect(() => {
-    listNames().then(
-      (found) => setNames(found.filter(({ id }) => id !== first).toSorted((a, b) => a.name.localeCompare(b.name))),
-      (error) => setFault(messageOf(error)),
-    );
-  }, [first]);
   useEffect(() => {
     setAnswer(undefined);
     setFault(undefined);
@@ -35,7 +28,8 @@ export function useSecondSauce(first: string, at: number) {
       isLeft = true;
     };
   }, [first, chosen, at, isKitchen]);
-  return { names, chosen, choose: setChosen, answer, fault };
+  const names = useMemo(() => all.names.filter(({ id }) => id !== first), [all.names, first]);
+  return { names, chosen, choose: setChosen, answer, fault: fault ?? all.fault };
 }
 
 /** What does not agree yet, in words. */

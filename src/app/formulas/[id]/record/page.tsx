@@ -30,7 +30,7 @@ export default async function FormulaRecordPage({ params }: Props) {
       key={id}
       opened={opened}
       choices={choices}
-      names={[formula]}
+      hasFormulas
       formula={formula}
       misses={await missesOf(db, id)}
       nowMs={Date.now()}
