@@ -23,6 +23,10 @@ const triesOf = async (page: Page, learner: string) => {
 test('one of each exercise, said, judged and kept; what is seen stands in words', async ({ page, silent }) => {
   await practise(page, 'Weir learner', 'tomorrow');
   const seen = page.getByRole('list', { name: 'What is seen' });
+  // How warm it is has to be asked for.
+  await expect(page.locator('main')).not.toContainText('It is at');
+  await page.getByRole('button', { name: 'Take its temperature' }).click();
+  await expect(seen).toContainText(/It is at \d+.°C/);
   await page.getByRole('button', { name: '20 ml on a plate' }).click();
   await expect(seen).toContainText(/20 ml spread to \d+/);
   await page.getByRole('button', { name: 'Draw the spoon through' }).click();

@@ -3,6 +3,7 @@ import { CALLED, type Called, eyeByWarmth, eyeOf, type Try } from '@/core/practi
 import { CALLED_WORDS, EXERCISE_WORDS, WARMTH_WORDS } from '@/kitchen/words/practice-words';
 import { percent } from '@/ui/format';
 import { fixed } from '@/ui/settings/numerals';
+import { EyePicture } from './eye-picture';
 
 /** Fewer tries than this say nothing yet. */
 const FEW = 3;
@@ -28,7 +29,7 @@ function biasWords(called: Called, bias: number): string {
 function warmthWords(tries: readonly Try[], called: Called): string {
   const eyes = eyeByWarmth(tries, called).filter(([, eye]) => eye.tries >= FEW);
   if (eyes.length < 2) return '';
-  return ` ${eyes.map(([warmth, { bias }]) => `${WARMTH_WORDS[warmth]} ${biasWords(called, bias)}`).join('; ')}.`;
+  return `${eyes.map(([warmth, { bias }]) => `${WARMTH_WORDS[warmth]}: ${biasWords(called, bias)}`).join('. ')}.`;
 }
 
 /** A learner's eye so far: bias and spread by what is called, and how often each exercise was right. */
@@ -43,16 +44,21 @@ export function EyePanel({ tries }: { tries: readonly Try[] }) {
             each.called === called && each.miss !== undefined ? [each.miss] : [],
           );
           if (misses.length === 0) return null;
-          const { bias, biasSd, spread } = eyeOf(misses);
-          const doubt = called === 'temperature' ? `${fixed(10 * biasSd, 1)} °C` : `×÷ ${fixed(Math.exp(biasSd), 1)}`;
-          const wide = called === 'temperature' ? `${fixed(10 * spread, 1)} °C` : `×÷ ${fixed(Math.exp(spread), 1)}`;
+          const eye = eyeOf(misses);
+          const { bias, biasSd, spread } = eye;
+          const doubt =
+            called === 'temperature'
+              ? `± ${fixed(10 * biasSd, 1)} °C`
+              : `give or take ${fixed(Math.exp(biasSd), 1)} times`;
+          const wide = called === 'temperature' ? `${fixed(10 * spread, 1)} °C` : `${fixed(Math.exp(spread), 1)} times`;
           return (
             <li key={called} data-testid={`eye-${called}`}>
               <strong>{CALLED_WORDS[called]}:</strong>{' '}
               {misses.length < FEW
                 ? `too few to say (${misses.length})`
-                : `${biasWords(called, bias)} (± ${doubt}); single calls lie within ${wide}`}
-              .{warmthWords(tries, called)}
+                : `${biasWords(called, bias)} (${doubt}); single calls lie within ${wide} either way`}
+              . {warmthWords(tries, called)}
+              <EyePicture called={called} misses={misses} eye={eye} />
             </li>
           );
         })}

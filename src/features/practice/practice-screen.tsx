@@ -148,10 +148,7 @@ export function PracticeScreen({
           {round && exercise ? (
             <>
               <p className="mt-1 text-[1.15rem] font-semibold text-balance">{question(exercise)}</p>
-              <p className="mb-3 text-mute">
-                {round.formula}, as somebody made it
-                {exercise.kind !== 'when' && ` at ${celsius(Math.round(temperatureC))}`}. Look, try, then say.
-              </p>
+              <p className="mb-3 text-mute">{round.formula}, as somebody made it. Look, try, then say.</p>
               <p className="mb-3">
                 <span className="text-mute">Meant: </span>
                 {meant(exercise)}
@@ -187,6 +184,9 @@ export function PracticeScreen({
       </main>
       <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-foot px-4 py-1 text-[13px]">
         <span>Simulated: nothing of it is written to batches, and the kitchen learns nothing from it.</span>
+        {exercise?.kind === 'tomorrow' && exercise.where === 'room' && (
+          <span>A real one with cream in it stays out no longer than your local food code allows.</span>
+        )}
         <button type="button" className="ml-auto min-h-11 text-enamel underline" onClick={practice.skip}>
           Skip this one
         </button>

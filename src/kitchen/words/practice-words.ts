@@ -59,9 +59,9 @@ export const CALLED_WORDS: Readonly<Record<Called, string>> = {
 };
 
 export const WARMTH_WORDS: Readonly<Record<Warmth, string>> = {
-  hot: 'in hot pans',
-  warm: 'in warm ones',
-  cool: 'in cool ones',
+  hot: 'Hot pans',
+  warm: 'Warm ones',
+  cool: 'Cool ones',
 };
 
 export const RIBBON_WORDS: Readonly<Record<Seen['ribbon'], string>> = {
