@@ -14,20 +14,19 @@ const FEW = 4;
 const OTHER_SEEDS = 1_000_003;
 
 /**
- * How likely each step of a call was by what the pan showed: of pans disturbed in the same ways those weigh most whose ring and spoon's line are the same.
+ * How likely each step of a call was by what the pan showed: of pans disturbed in the same ways those weigh most whose ring is the same.
  *
  * @returns a part of 1 for each step; nothing where hardly any pan shows the same
  * @see importance sampling from the prior of the draw
  */
 export function likelySteps(exercise: Tomorrow): readonly number[] | undefined {
   const { pan, atC, steps, seed } = exercise;
-  const shown = observe(pan, atC);
+  const shownMm = observe(pan, atC).ringMm;
   const weights = steps.map(() => 0);
   for (let i = 0; i < PANS; i++) {
     const other = hiddenPan(pan.base, seed + OTHER_SEEDS + i);
-    const seen = observe(other, atC);
-    const off = (seen.ringMm - shown.ringMm) / RING_READ_MM;
-    const weight = Math.exp(-(off ** 2) / 2) * (seen.lineStays === shown.lineStays ? 1 : 0.1);
+    const off = (observe(other, atC).ringMm - shownMm) / RING_READ_MM;
+    const weight = Math.exp(-(off ** 2) / 2);
     if (weight < NOTHING) continue;
     const step = nearestStep(truthOf({ ...exercise, pan: other }), steps);
     weights[step] = nth(weights, step) + weight;

@@ -85,7 +85,12 @@ describe('where it is looked at again', () => {
       expect(each.truth).toBe(truthOf(each));
       if (each.where === 'side') expect(each.atC).toBe(GANACHE.pourC);
       if (each.where === 'eaten') expect([each.thenC, each.hours]).toEqual([5, 12]);
+      if (each.where === 'room') expect(each.hours).toBe(20);
     }
+    const rooms = new Set(tomorrows.filter(({ where }) => where === 'room').map(({ thenC }) => thenC));
+    expect(rooms.size).toBeGreaterThan(2);
+    expect(Math.min(...rooms)).toBeGreaterThanOrEqual(18);
+    expect(Math.max(...rooms)).toBeLessThanOrEqual(28);
   });
 
   it('a warm room leaves it softer than a fridge', () => {

@@ -191,6 +191,18 @@ describe('the judge', () => {
     }
   });
 
+  it('notes how warm the pan was where a call has a size, and nothing where it has none', () => {
+    for (const exercise of [...many('tomorrow', 30), ...many('mend', 30), ...many('when', 30)]) {
+      const { called, panC } = judge(exercise, idealCall(exercise));
+      if (called === undefined) continue;
+      if (exercise.kind === 'when') expect(panC).toBe(exercise.pan.base.pourC);
+      else expect(panC).toBe('atC' in exercise ? exercise.atC : undefined);
+    }
+    for (const exercise of [...many('which', 5), ...many('why', 5), ...many('spoon', 5)]) {
+      expect(judge(exercise, idealCall(exercise)).panC).toBeUndefined();
+    }
+  });
+
   it('a fix of the least grams is in its gate, and a cook stops there', () => {
     for (const exercise of many('mend', 30)) {
       if (exercise.kind !== 'mend') continue;

@@ -52,6 +52,7 @@ describe('how a pan is disturbed', () => {
     expect(spread(pans.map(({ grams }) => Math.log((grams[0] ?? 0) / 210)))).toBeCloseTo(0.1, 1.5);
     expect(spread(pans.map(({ lnKitchen }) => lnKitchen))).toBeGreaterThan(0.18);
     expect(spread(pans.map(({ lnKitchen }) => lnKitchen))).toBeLessThan(0.26);
+    expect(spread(pans.map(({ cocoaOff }) => cocoaOff))).toBeCloseTo(0.03, 2);
     const lost = pans.map(({ lostWaterG, batch }) => lostWaterG / (lostWaterG + batch.mixture.waterG));
     expect(Math.max(...lost)).toBeGreaterThan(0.13);
     expect(Math.max(...lost)).toBeLessThanOrEqual(0.15);
