@@ -103,7 +103,9 @@ export function CookSide({ cook, id, onEnd }: { cook: Cook; id: string; onEnd: (
       <PhotoEntry onPhoto={(photo, shows) => log.tell({ kind: 'photo', photo, shows })} />
       <CoolingClock cook={cook} />
       <RunningBatches id={id} />
-      <ByWhom />
+      <div className="mt-4">
+        <ByWhom />
+      </div>
       <p className="mt-4 text-[13px]">
         <Link href="/batches" className="inline-flex min-h-11 items-center text-enamel underline">
           All batches that run
