@@ -9,7 +9,7 @@ export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Formulas' };
 
 /** Cards the page comes with; those of a bigger kitchen follow. */
-const FIRST = 48;
+const FIRST = 24;
 
 export default async function FormulasPage() {
   const { db } = await sharedDatabase();
