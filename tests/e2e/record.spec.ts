@@ -314,7 +314,15 @@ test('the first page says what runs, what is due, what to use first and what was
   await ready(page);
   await expect(page.getByRole('region', { name: 'On the stove' })).toContainText('Weir today');
   await expect(page.getByRole('region', { name: 'Due today' })).toContainText('17:30');
-  await expect(page.getByRole('region', { name: 'Use first' }).getByRole('listitem').first()).toBeVisible();
+  // What is past its day is never said to be good today.
+  await expect(page.getByRole('region', { name: 'Use first' }).getByRole('listitem').first()).toContainText(
+    'was to be used by',
+  );
+  await page.goto('/shelf');
+  await expect(page.getByRole('region', { name: 'Past its day' })).toContainText('was to be used by');
+  await expect(page.getByRole('region', { name: 'Past its day' })).not.toContainText('use today');
+  await page.goto('/');
+  await ready(page);
   await expect(page.getByRole('region', { name: 'Made lately' }).getByRole('listitem').first()).toBeVisible();
   await expectAccessible(page);
   await page.setViewportSize({ width: 768, height: 1024 });

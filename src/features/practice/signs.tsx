@@ -38,7 +38,7 @@ export function signWords(sign: Sign, seen: Seen): string {
     case 'probe':
       return `It is at ${celsius(Math.round(seen.temperatureC))}.`;
     default:
-      return `It tastes ${TASTED_WORDS[seen.taste]}, and is ${GRIT_WORDS[seen.grit]}.`;
+      return `It tastes ${TASTED_WORDS[seen.taste]}, and ${GRIT_WORDS[seen.grit]}.`;
   }
 }
 

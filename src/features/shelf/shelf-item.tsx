@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { messageOf } from '@/formats/message-of';
 import type { ShelfItem } from '@/formats/shelf';
 import { takeFromShelf } from '@/kitchen/client/shelf-items';
+import { dayWords, dueWords } from '@/kitchen/words/due-words';
 import { CONTAINER_WORDS, PLACE_WORDS } from '@/kitchen/words/keeping-words';
 import { batchNumber } from '@/ui/batch-number';
 import { Button } from '@/ui/button';
@@ -11,9 +12,6 @@ import { weight } from '@/ui/format';
 import { inlinePlain } from '@/ui/inline-rules';
 import { KeepingList } from '@/ui/keeping-list';
 import { NumberField } from '@/ui/number-field';
-
-const DAY = { weekday: 'short', day: 'numeric', month: 'short' } as const;
-const dayWords = (day: string) => new Date(`${day}T12:00`).toLocaleDateString('en-GB', DAY);
 
 /** Something on the shelf: how much, since when, by when, why it keeps, and taking from it. */
 export function ShelfLine({ item, today, onTaken }: { item: ShelfItem; today: string; onTaken: () => void }) {
@@ -57,13 +55,7 @@ export function ShelfLine({ item, today, onTaken }: { item: ShelfItem; today: st
           </span>
         </p>
         <p className={isDue ? 'font-semibold text-off' : 'text-mute'}>
-          {item.useBy === null
-            ? 'no use-by of your own'
-            : item.useBy < today
-              ? `was to be used by ${dayWords(item.useBy)}`
-              : isDue
-                ? 'use today'
-                : `use by ${dayWords(item.useBy)}`}
+          {item.useBy === null ? 'no use-by of your own' : dueWords(item.useBy, today)}
         </p>
         <span className="read text-[1.15rem]">{weight(Math.round(item.leftG))}</span>
         <EntryForm className="flex items-center gap-2" onEntry={() => void take('used')}>

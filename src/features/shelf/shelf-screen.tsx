@@ -7,6 +7,7 @@ import type { ShelfItem } from '@/formats/shelf';
 import { fetchShelf } from '@/kitchen/client/shelf-items';
 import { useChanges } from '@/kitchen/use-changes';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
+import { dueStands } from '@/kitchen/words/due-words';
 import { Button } from '@/ui/button';
 import { TopBar } from '@/ui/top-bar';
 import { ShelfLine } from './shelf-item';
@@ -37,8 +38,10 @@ export function ShelfScreen({ opened, serverDay }: { opened: readonly ShelfItem[
   useChanges((change) => {
     if (change.what === 'shelf') look();
   });
-  const due = items.filter(({ useBy }) => useBy !== null && useBy <= today);
-  const others = items.filter((item) => !due.includes(item));
+  const standing = (wanted: 'past' | 'today') =>
+    items.filter(({ useBy }) => useBy !== null && dueStands(useBy, today) === wanted);
+  const [past, due] = [standing('past'), standing('today')];
+  const others = items.filter((item) => !past.includes(item) && !due.includes(item));
   return (
     <div className="flex min-h-screen flex-col" data-ready={ready}>
       <TopBar />
@@ -54,9 +57,10 @@ export function ShelfScreen({ opened, serverDay }: { opened: readonly ShelfItem[
             Nothing is put away. What is left of a batch goes onto the shelf from its page in the book.
           </p>
         )}
+        <Group title="Past its day" items={past} today={today} onTaken={look} />
         <Group title="Use today" items={due} today={today} onTaken={look} />
         <Group
-          title={due.length > 0 ? 'After that, the oldest first' : 'The oldest first'}
+          title={others.length < items.length ? 'After that, the oldest first' : 'The oldest first'}
           items={others}
           today={today}
           onTaken={look}

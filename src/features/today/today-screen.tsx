@@ -7,6 +7,7 @@ import type { BatchHead } from '@/formats/batch';
 import type { BookRow } from '@/formats/book';
 import type { ShelfItem } from '@/formats/shelf';
 import { useChanges } from '@/kitchen/use-changes';
+import { dayWords, dueStands, dueWords } from '@/kitchen/words/due-words';
 import { PLACE_WORDS } from '@/kitchen/words/keeping-words';
 import { batchNumber } from '@/ui/batch-number';
 import { weight } from '@/ui/format';
@@ -163,9 +164,9 @@ function UseFirst({ items, day }: { items: readonly ShelfItem[]; day: string }) 
               href="/shelf"
               name={name}
               beside={
-                useBy !== null && useBy <= day
-                  ? `use today, ${PLACE_WORDS[place]}`
-                  : `${PLACE_WORDS[place]}, made ${new Date(`${madeOn}T12:00`).toLocaleDateString('en-GB', DAY)}`
+                useBy !== null && dueStands(useBy, day) !== 'later'
+                  ? `${dueWords(useBy, day)}, ${PLACE_WORDS[place]}`
+                  : `${PLACE_WORDS[place]}, made ${dayWords(madeOn)}`
               }
               figure={weight(Math.round(leftG))}
             />

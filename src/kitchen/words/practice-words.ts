@@ -72,9 +72,9 @@ export const RIBBON_WORDS: Readonly<Record<Seen['ribbon'], string>> = {
 };
 
 export const GRIT_WORDS: Readonly<Record<Seen['grit'], string>> = {
-  smooth: 'smooth',
-  flecks: 'flecks that are not melted',
-  sandy: 'sandy between the teeth',
+  smooth: 'is smooth',
+  flecks: 'has flecks that are not melted',
+  sandy: 'is sandy between the teeth',
 };
 
 /** Names of the steps of a coat on the side of a cake. */
