@@ -331,3 +331,24 @@ test('the first page says what runs, what is due, what to use first and what was
   await expect(page.getByRole('heading', { name: 'Formulas' })).toBeVisible();
   expect(silent).toEqual([]);
 });
+
+test('a shelf that stays open over midnight turns to the new day', async ({ page, silent }) => {
+  const now = new Date();
+  const two = (value: number) => String(value).padStart(2, '0');
+  const dayAt = (days: number) => {
+    const at = new Date(now.getFullYear(), now.getMonth(), now.getDate() + days);
+    return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
+  };
+  const item = { name: 'Weir midnight', container: 'jar', count: 1, grams: 200, place: 'fridge' };
+  await page.request.post('/api/shelf', { data: { ...item, madeOn: dayAt(-1), useBy: dayAt(1) } });
+  await page.clock.install({ time: new Date(now.getFullYear(), now.getMonth(), now.getDate(), 23, 59, 30) });
+  await page.goto('/shelf');
+  await ready(page);
+  const line = page.getByRole('listitem').filter({ hasText: 'Weir midnight' });
+  await expect(line).toContainText('use by');
+  await page.clock.fastForward('01:00');
+  await expect(line).toContainText('use today');
+  await page.clock.fastForward('24:00:00');
+  await expect(line).toContainText('was to be used by');
+  expect(silent).toEqual([]);
+});

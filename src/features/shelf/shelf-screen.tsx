@@ -1,7 +1,6 @@
 'use client';
 
 import { useEffect, useRef, useState } from 'react';
-import { dayOf } from '@/formats/day';
 import { messageOf } from '@/formats/message-of';
 import type { ShelfItem } from '@/formats/shelf';
 import { fetchShelf } from '@/kitchen/client/shelf-items';
@@ -10,20 +9,18 @@ import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { dueStands } from '@/kitchen/words/due-words';
 import { Button } from '@/ui/button';
 import { TopBar } from '@/ui/top-bar';
+import { useDay } from '@/ui/use-day';
 import { ShelfLine } from './shelf-item';
 
 /** What has been put away: what is due first, then the oldest first. */
 export function ShelfScreen({ opened, serverDay }: { opened: readonly ShelfItem[]; serverDay: string }) {
   const [items, setItems] = useState(opened);
   const [fault, setFault] = useState<string | undefined>();
-  const [today, setToday] = useState(serverDay);
+  const today = useDay(serverDay);
   const asked = useRef(0);
   // Tells when the page listens.
   const [ready, setReady] = useState(false);
-  useEffect(() => {
-    setReady(true);
-    setToday(dayOf(new Date()));
-  }, []);
+  useEffect(() => setReady(true), []);
   const look = () => {
     const own = ++asked.current;
     fetchShelf().then(

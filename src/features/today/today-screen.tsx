@@ -2,7 +2,7 @@
 
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { type ReactNode, useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useRef, useState } from 'react';
 import type { BatchHead } from '@/formats/batch';
 import type { BookRow } from '@/formats/book';
 import type { ShelfItem } from '@/formats/shelf';
@@ -13,6 +13,7 @@ import { batchNumber } from '@/ui/batch-number';
 import { weight } from '@/ui/format';
 import { clockOf } from '@/ui/time-of-day';
 import { TopBar } from '@/ui/top-bar';
+import { useDay } from '@/ui/use-day';
 import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
 
 const TIME = { hour: '2-digit', minute: '2-digit' } as const;
@@ -47,6 +48,13 @@ export function TodayScreen({ facts }: { facts: TodayFacts }) {
   useChanges((change) => {
     if (change.what !== 'formula') router.refresh();
   });
+  // A tablet that stays on over midnight asks anew.
+  const day = useDay(facts.day);
+  const drawn = useRef(facts.day);
+  useEffect(() => {
+    if (day !== drawn.current) router.refresh();
+    drawn.current = day;
+  }, [day, router]);
   // Tells when the page listens.
   const [ready, setReady] = useState(false);
   useEffect(() => setReady(true), []);
