@@ -1,5 +1,5 @@
 import { briefOf, jobOf } from '../support/brief';
-import { expect, expectAccessible, kept, openFormula, test } from './kitchen';
+import { expect, expectAccessible, hearNothing, kept, openFormula, test } from './kitchen';
 
 const SAUCE = [
   { ingredient: 'cream-35', grams: 240, form: 'boil, then pour' },
@@ -136,6 +136,7 @@ test('says what is wrong: too little cream for the chocolate, nothing to make a 
 
 test('another tablet that saved meanwhile is not overwritten', async ({ page, silent }) => {
   const id = await openFormula(page, { name: 'Weir two', lines: SAUCE });
+  await hearNothing(page, id);
   await page.goto(`/formulas/${id}/method`);
   await expect(page.locator('[data-ready=true]')).toBeVisible();
   const { revision, file } = await kept(page, id);

@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import { expect, gramsOf, kept, openFormula, saved, test } from './kitchen';
+import { expect, gramsOf, hearNothing, kept, openFormula, saved, test } from './kitchen';
 
 /** Versions of a formula, the newest first: their names and grams of cream. */
 async function versionsOf(page: Page, id: string): Promise<[string, number][]> {
@@ -17,12 +17,6 @@ async function versionsOf(page: Page, id: string): Promise<[string, number][]> {
 const barSaves = (page: Page, id: string) =>
   page.route(`**/api/formulas/${id}`, (route) =>
     route.request().method() === 'PUT' ? route.abort() : route.continue(),
-  );
-
-/** This tablet does not hear of a save before it types. */
-const hearNothing = (page: Page, id: string) =>
-  page.route(`**/api/formulas/${id}`, (route) =>
-    route.request().method() === 'GET' ? route.abort() : route.continue(),
   );
 
 test('a second tablet is told, nothing is overwritten, and either version can go on', async ({ page, context }) => {
