@@ -28,8 +28,8 @@ export interface ScaledBatch {
   readonly pans: number;
   /** g the liquid was corrected by, beside plain scaling */
   readonly liquidG: number;
-  /** h in a bowl in the kitchen from hot to lukewarm, before and now */
-  readonly coolingHours: readonly [before: number, now: number];
+  /** g that cool in one bowl, before and now */
+  readonly inBowlG: readonly [before: number, now: number];
 }
 
 /** What counts as plain water: its part of a row. */
@@ -41,8 +41,8 @@ const MATERIAL = { densityKgM3: 1150, conductivity: 0.35, heatCapacityAt: () => 
 const LUKEWARM = { fromC: 70, toC: 36 };
 const COOLEST_AROUND_C = 34;
 
-/** Hours in a bowl from hot to lukewarm, at its centre. */
-function lukewarmHours(massG: number, kitchenC: number): number {
+/** Hours in a bowl in the kitchen from hot to lukewarm, at its centre. */
+export function lukewarmHours(massG: number, kitchenC: number): number {
   const place = { surface: COOLING_PLACES.room, aroundC: Math.min(kitchenC, COOLEST_AROUND_C) };
   return coolingTime(bowlBody(massG, MATERIAL.densityKgM3), MATERIAL, place, LUKEWARM) ?? Number.POSITIVE_INFINITY;
 }
@@ -57,21 +57,17 @@ function lukewarmHours(massG: number, kitchenC: number): number {
  * @param lines of the formula, with mass above 0
  * @param scaling from what to what, g above 0
  * @param making the pan and heat it is made with now; its minutes are kept where they can be
- * @param kitchenC °C
  * @returns grams by row, with what changes in the method
  */
 export function scaleBatch(
   lines: readonly MixingLine[],
   { finishedG, evaporationG, wantedG }: Scaling,
   making: Making,
-  kitchenC: number,
 ): ScaledBatch {
   const factor = wantedG / finishedG;
   const grams = lines.map((line) => line.grams * factor);
   const keeps = evaporationG * factor;
   const pans = pansFor(wantedG, making);
-  const cooling = [lukewarmHours(finishedG, kitchenC), lukewarmHours(wantedG / pans, kitchenC)] as const;
-
   const lost = pans * boiledOffInPan(making);
   const water = lines.findIndex(({ perGram }) => partOf(perGram, 'water') >= PLAIN_WATER);
   const held = water < 0 ? 0 : nth(grams, water);
@@ -88,6 +84,6 @@ export function scaleBatch(
     minutes: perMinute > 0 ? evaporated / perMinute : 0,
     pans,
     liquidG,
-    coolingHours: cooling,
+    inBowlG: [finishedG, wantedG / pans],
   };
 }

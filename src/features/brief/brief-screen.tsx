@@ -214,7 +214,11 @@ export function BriefScreen(props: BriefProps) {
               onOpen={written.openChosen}
             />
             {chosen && chosenFile && (
-              <ScalingNotes start={chosen} fromG={chosenFile.lines.reduce((sum, line) => sum + line.grams, 0)} />
+              <ScalingNotes
+                start={chosen}
+                fromG={chosenFile.lines.reduce((sum, line) => sum + line.grams, 0)}
+                kitchenC={brief.kitchenC}
+              />
             )}
             {own && (
               <AsItIs

@@ -1,6 +1,8 @@
 'use client';
 
+import { useMemo } from 'react';
 import { standingOf } from '@/core/balance/standing';
+import { lukewarmHours } from '@/core/yields/scaling';
 import type { Answer, Start } from '@/kitchen/brief/brief-answers';
 import type { Larder } from '@/kitchen/known-item';
 import { panContents } from '@/kitchen/pan-contents';
@@ -183,11 +185,12 @@ function StartDrawing({ start }: { start: Start }) {
 }
 
 /** What changes in the method when a formula is made at another size. */
-export function ScalingNotes({ start, fromG }: { start: Start; fromG: number }) {
+export function ScalingNotes({ start, fromG, kitchenC }: { start: Start; fromG: number; kitchenC: number }) {
   const { scaled } = start;
+  const cooling = useMemo(() => scaled?.inBowlG.map((grams) => lukewarmHours(grams, kitchenC)), [scaled, kitchenC]);
   if (!scaled) return null;
   const total = start.lines.reduce((sum, line) => sum + line.grams, 0);
-  const [before, now] = scaled.coolingHours;
+  const [before = 1, now = 1] = cooling ?? [];
   const notes = [
     `×${significant(total / fromG)} from ${weight(Math.round(fromG))} to ${weight(Math.round(total))}.`,
     scaled.minutes > 0 &&

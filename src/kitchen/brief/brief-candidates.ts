@@ -91,7 +91,6 @@ export function ownCandidates(
       resolved.lines,
       { finishedG: weighedG - boiled, evaporationG: boiled, wantedG: size.finishedG },
       brief.making,
-      brief.kitchenC,
     );
     const lines = rows.map((line, i) => {
       const factor = (scaled.grams[i] ?? line.grams) / line.grams;

@@ -6,7 +6,7 @@ import { COMPONENT_COUNT } from '@/core/matter/components';
 import { coolingTime } from '@/core/pan/cooling-time';
 import { bowlBody, COOLING_PLACES } from '@/core/set/cooling';
 import { boiledOffInPan } from '@/core/yields/batch-size';
-import { scaleBatch } from '@/core/yields/scaling';
+import { lukewarmHours, scaleBatch } from '@/core/yields/scaling';
 import { formulaOf, larder } from '../../support/kitchen';
 
 const SAUCE = [
@@ -48,7 +48,6 @@ describe('scaling with sense', () => {
             formula.lines,
             { ...from, wantedG: factor * from.finishedG },
             { ...USUAL_MAKING, heat: 'boil', panCm, minutes },
-            22,
           );
           const water = larder.get('water');
           const lines = [
@@ -78,12 +77,7 @@ describe('scaling with sense', () => {
     const { lines } = formulaOf(SAUCE);
     const making = { ...USUAL_MAKING, heat: 'boil', minutes: 3, panCm: 30 } as const;
     const lost = boiledOffInPan(making);
-    const scaled = scaleBatch(
-      lines,
-      { finishedG: 440 - lost, evaporationG: lost, wantedG: 2 * (440 - lost) },
-      making,
-      22,
-    );
+    const scaled = scaleBatch(lines, { finishedG: 440 - lost, evaporationG: lost, wantedG: 2 * (440 - lost) }, making);
     expect(scaled.minutes).toBeCloseTo(3, 6);
     expect(scaled.evaporationG).toBeCloseTo(lost, 6);
     expect(scaled.liquidG).toBeCloseTo(-lost, 6);
@@ -94,19 +88,14 @@ describe('scaling with sense', () => {
     const { lines } = formulaOf(GANACHE);
     const making = { ...USUAL_MAKING, heat: 'boil', minutes: 1, panCm: 30 } as const;
     const lost = boiledOffInPan(making);
-    const scaled = scaleBatch(
-      lines,
-      { finishedG: 500 - lost, evaporationG: lost, wantedG: 3 * (500 - lost) },
-      making,
-      22,
-    );
+    const scaled = scaleBatch(lines, { finishedG: 500 - lost, evaporationG: lost, wantedG: 3 * (500 - lost) }, making);
     expect(scaled.liquidG).toBe(0);
     expect(scaled.minutes).toBeCloseTo(3, 6);
   });
 
   it('a formula that says nothing of boiling is scaled plainly', () => {
     const { lines } = formulaOf(GANACHE);
-    const scaled = scaleBatch(lines, { finishedG: 500, evaporationG: 0, wantedG: 1250 }, USUAL_MAKING, 22);
+    const scaled = scaleBatch(lines, { finishedG: 500, evaporationG: 0, wantedG: 1250 }, USUAL_MAKING);
     expect(scaled.grams).toEqual([600, 550, 100]);
     expect(scaled.extraWaterG).toBe(0);
   });
@@ -114,13 +103,11 @@ describe('scaling with sense', () => {
   it('splits into equal pans, and a bigger bowl cools more slowly', () => {
     const { lines } = formulaOf(GANACHE);
     const making = { ...USUAL_MAKING, panCm: 20 };
-    const scaled = scaleBatch(lines, { finishedG: 500, evaporationG: 0, wantedG: 3500 }, making, 22);
+    const scaled = scaleBatch(lines, { finishedG: 500, evaporationG: 0, wantedG: 3500 }, making);
     expect(scaled.pans).toBe(2);
-    const [before, now] = scaled.coolingHours;
-    expect(now).toBeGreaterThan(before);
-    const hot = scaleBatch(lines, { finishedG: 500, evaporationG: 0, wantedG: 1000 }, making, 30);
-    const cool = scaleBatch(lines, { finishedG: 500, evaporationG: 0, wantedG: 1000 }, making, 16);
-    expect(hot.coolingHours[1]).toBeGreaterThan(cool.coolingHours[1]);
+    expect(scaled.inBowlG).toEqual([500, 1750]);
+    expect(lukewarmHours(1750, 22)).toBeGreaterThan(lukewarmHours(500, 22));
+    expect(lukewarmHours(1000, 30)).toBeGreaterThan(lukewarmHours(1000, 16));
   });
 
   it('adds water to boil off up to a quarter of the batch, and boils shorter past that', () => {
@@ -129,7 +116,6 @@ describe('scaling with sense', () => {
       formula.lines,
       { finishedG: 420, evaporationG: 20, wantedG: 100 },
       { ...USUAL_MAKING, heat: 'boil', minutes: 60 },
-      22,
     );
     expect(scaled.liquidG).toBe(25);
     expect(scaled.minutes).toBeLessThan(60);
@@ -140,11 +126,8 @@ describe('scaling with sense', () => {
     const material = { densityKgM3: 1150, conductivity: 0.35, heatCapacityAt: () => 2900 };
     const hours = (grams: number, aroundC: number) =>
       coolingTime(bowlBody(grams, 1150), material, { surface: COOLING_PLACES.room, aroundC }, { fromC: 70, toC: 36 });
-    const cooling = (kitchenC: number) =>
-      scaleBatch(formulaOf(GANACHE).lines, { finishedG: 500, evaporationG: 0, wantedG: 1000 }, USUAL_MAKING, kitchenC)
-        .coolingHours;
-    expect(cooling(22)[0]).toBe(hours(500, 22));
-    expect(cooling(22)[1]).toBe(hours(1000, 22));
-    expect(cooling(45)[0]).toBe(hours(500, 34));
+    expect(lukewarmHours(500, 22)).toBe(hours(500, 22));
+    expect(lukewarmHours(1000, 22)).toBe(hours(1000, 22));
+    expect(lukewarmHours(500, 45)).toBe(hours(500, 34));
   });
 });
