@@ -41,8 +41,12 @@ export interface AdditiveOutcome {
 const SMOOTH_MOST = 0.7;
 const COLD = { temperatureC: 5, history: [[12, 5]] as const };
 
-/** How much each counts beside the mass that goes in (J): sweetness most, then the set. */
-const WEIGHS = { sweetness: 1, cold: 0.3, notSmooth: 1, missed: 0.5 };
+/** How much each counts beside the mass that goes in (J): sweetness most, then the set; a % vol of alcohol as much as a quarter of the pan. */
+const WEIGHS = { sweetness: 1, cold: 0.3, notSmooth: 1, missed: 0.5, alcohol: 0.25 };
+
+/** % vol of a pan that was read. */
+const alcoholOf = ({ mixture, cold }: ReturnType<typeof readAll>) =>
+  alcoholPercentVol(mixture.ethanolG, cold.flow.phases.volumeMl);
 
 /** How far something takes a pan from what it was, besides mending it. */
 function harm(outcome: AdditiveOutcome, before: ReturnType<typeof readAll>, pan: RescuePan): number {
@@ -54,6 +58,7 @@ function harm(outcome: AdditiveOutcome, before: ReturnType<typeof readAll>, pan:
     WEIGHS.sweetness * sweetness +
     WEIGHS.cold * cold +
     WEIGHS.missed * (outcome.loses.length - outcome.wins.length) +
+    WEIGHS.alcohol * Math.max(outcome.alcoholPercentVol - alcoholOf(before), 0) +
     (outcome.isSmooth ? 0 : WEIGHS.notSmooth)
   );
 }
@@ -112,7 +117,6 @@ export function compareAdditives(
       const massG = panMass(then.components);
       const cost = (panMass(pan.components) * costPerKg + inAll * pricePerKg) / massG;
       const after = readAll(formula, asBelieved(then, belief, about), cost);
-      const { volumeMl } = after.cold.flow.phases;
       return [
         {
           id,
@@ -123,7 +127,7 @@ export function compareAdditives(
           coldTimes: after.cold.flow.resistancePa / Math.max(before.cold.flow.resistancePa, 1e-9),
           waterActivity: after.cold.waterActivity,
           sweetness: taste(after.mixture).sweetness,
-          alcoholPercentVol: alcoholPercentVol(after.mixture.ethanolG, volumeMl),
+          alcoholPercentVol: alcoholOf(after),
           massG,
           cost: (inAll / 1000) * pricePerKg,
           isSmooth: after.cold.flow.phases.fatCrowding < SMOOTH_MOST,

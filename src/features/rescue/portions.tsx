@@ -1,9 +1,12 @@
 import { useState } from 'react';
 import type { RingRead } from '@/core/learn/ring-residual';
+import { compositionVector } from '@/core/matter/components';
+import { roleOfRow } from '@/core/method/row-role';
 import { SEEN } from '@/core/rescue/belief';
 import type { Sign } from '@/core/rescue/signs';
 import type { Ingredient } from '@/formats/ingredient';
 import type { RescueInput } from '@/kitchen/cook/rescue';
+import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { CAUSE_WORDS, SEEN_WORDS } from '@/kitchen/words/rescue-words';
 import { Button } from '@/ui/button';
 import { celsius, percent, significant, weight } from '@/ui/format';
@@ -20,6 +23,13 @@ const WARMTH_MATTERS_C = 3;
 
 /** How sure something is, in a word. */
 const sureWord = (share: number) => (share > 0.6 ? 'Most likely' : share > 0.3 ? 'Perhaps' : 'Less likely');
+
+/** How a portion goes in. Spirit is never warmed. */
+function howWords(when: 'warm' | 'cold', isSpirit: boolean): string {
+  if (isSpirit)
+    return when === 'warm' ? ', as it is, off the heat' : ', as it is, off the heat, once the pan is warmed again';
+  return when === 'warm' ? ', as warm as the pan' : ', once it is warmed again';
+}
 
 /** A pan mended in portions: why it is so, what could go in, how much of it now, and how it looks after. */
 export function Portions({
@@ -46,6 +56,7 @@ export function Portions({
 }) {
   const rescue = useRescue(input, sign, when, temperatureC);
   const { goal, next, ingredient, causes, options } = rescue;
+  const isSpirit = ingredient !== undefined && roleOfRow(compositionVector(ingredient.components)) === 'spirit';
   const [more, setMore] = useState(false);
   const measure = (ring: RingRead) => {
     rescue.measure(ring);
@@ -104,8 +115,9 @@ export function Portions({
           <>
             <p className="text-[24px] leading-tight">
               Stir in <strong className="read">{weight(tenth(next.grams))}</strong> of {ingredient.name}
-              {when === 'warm' ? ', as warm as the pan' : ', once it is warmed again'}, with a whisk, from the middle.
+              {howWords(when, isSpirit)}, with a whisk, from the middle.
             </p>
+            {isSpirit && <p className="mt-1">{CAUTION_WORDS.spirit}</p>}
             <p className="mt-1 text-mute">
               About {weight(tenth(next.inAll))} in all, as it looks now; the rest is decided by what you see after this
               portion. The chance that it is right already is {percent(next.chance)}.

@@ -103,6 +103,27 @@ describe('what could go in, side by side', () => {
     }
   });
 
+  it('never thins with spirit where water or milk does it, whatever the formula', () => {
+    for (const file of lanternMillFormulas()) {
+      const other = resolveFormula(file, larder);
+      const components = predictFormula(other)?.components;
+      if (!components) continue;
+      const its: RescuePan = { ...pan, components, process: other.process };
+      const pours = Math.exp(lnOf(its));
+      const order = compareAdditives(
+        other,
+        its,
+        { low: pours / 2, high: pours / 1.5 },
+        priorBelief(0, 0.4),
+        additives,
+        5,
+      );
+      const at = (id: string) => order.findIndex((each) => each.id === id);
+      if (at('rum-40') < 0) continue;
+      expect([file.name, at('water') >= 0 && at('water') < at('rum-40')]).toEqual([file.name, true]);
+    }
+  });
+
   it('thickens with chocolate', () => {
     const thin = { low: now * 2, high: now * 3 };
     const found = compareAdditives(formula, pan, thin, priorBelief(0, 0.3), additives, 5).map(({ id }) => id);
