@@ -30,7 +30,7 @@ export function AdditiveTable({
     <div className="thin-scroll mt-3 overflow-x-auto">
       <table className="w-full min-w-[720px] text-[14.5px]">
         <thead>
-          <tr className="text-left text-mute">
+          <tr className="text-left text-mute [&>th]:pr-3">
             <th className="py-1 font-medium">in all</th>
             <th className="font-medium">makes then</th>
             <th className="font-medium">set, cold</th>
@@ -52,7 +52,11 @@ export function AdditiveTable({
                   {item?.name}
                 </th>
                 <td rowSpan={2} className="pl-2 text-right">
-                  <Button aria-pressed={option.id === chosen} onClick={() => onChoose(option.id)}>
+                  <Button
+                    className="whitespace-nowrap"
+                    aria-pressed={option.id === chosen}
+                    onClick={() => onChoose(option.id)}
+                  >
                     Take it
                   </Button>
                 </td>
@@ -65,11 +69,11 @@ export function AdditiveTable({
                 <td>{waterActivity(option.waterActivity).number}</td>
                 <td>{option.alcoholPercentVol < 0.05 ? '–' : `${significant(option.alcoholPercentVol)} %`}</td>
                 <td>{money(option.cost)}</td>
-                <td className="font-sans text-[13.5px] whitespace-normal">
+                <td className="font-sans text-[13.5px] whitespace-normal [&>span+span]:before:text-ink [&>span+span]:before:content-['·_']">
                   {loses.length > 0 && <span className="text-off">misses {loses.join('; ')} </span>}
                   {wins.length > 0 && <span>lands {wins.join('; ')} </span>}
                   {!option.isSmooth && <span className="text-off">near breaking </span>}
-                  {(item?.allergens ?? []).length > 0 && <span>{item?.allergens?.join(', ')}</span>}
+                  {(item?.allergens ?? []).length > 0 && <span>with {item?.allergens?.join(', ')}</span>}
                 </td>
               </tr>
             </tbody>

@@ -132,19 +132,21 @@ export function Portions({
                 <RingEntry warm={temperatureC} onRead={measure} />
               </details>
             )}
-            <Button
-              look="primary"
-              className="mt-3 min-h-16 px-8 text-[20px]"
-              onClick={() => {
-                rescue.put(next.grams);
-                onPut(ingredient, tenth(next.grams));
-              }}
-            >
-              It is in
-            </Button>
-            <Button className="mt-3 ml-3 min-h-16 px-5" aria-expanded={more} onClick={() => setMore(!more)}>
-              Something else instead
-            </Button>
+            <div className="mt-3 flex flex-wrap gap-3">
+              <Button
+                look="primary"
+                className="min-h-16 px-8 text-[20px]"
+                onClick={() => {
+                  rescue.put(next.grams);
+                  onPut(ingredient, tenth(next.grams));
+                }}
+              >
+                It is in
+              </Button>
+              <Button className="min-h-16 px-5" aria-expanded={more} onClick={() => setMore(!more)}>
+                Something else instead
+              </Button>
+            </div>
             {more && (
               <AdditiveTable
                 options={options}
