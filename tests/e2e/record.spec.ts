@@ -236,6 +236,9 @@ test('the book is searched, narrowed, compared and taken out', async ({ page, si
   await ready(page);
   await page.getByRole('button', { name: 'Write a batch down' }).click();
   await expect(page.getByRole('button', { name: 'Into the book' })).toBeDisabled();
+  await page.getByLabel('In the bowl').fill('300');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert').filter({ hasText: 'Choose the formula' })).toBeVisible();
   await page.getByLabel('Formula made').selectOption({ label: 'Landing stage cocoa syrup' });
   await page.getByRole('button', { name: 'Into the book' }).click();
   await expect(page).toHaveURL(/batches\/.*\/record/);

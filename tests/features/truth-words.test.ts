@@ -33,6 +33,11 @@ describe('after a call', () => {
     }
   });
 
+  it('says that nearly every pan like it becomes so where the truth stands clear', () => {
+    const words = drawn('tomorrow').map((exercise) => said(exercise));
+    expect(words.filter((each) => each.includes('Nearly every pan')).length / words.length).toBeGreaterThan(0.8);
+  });
+
   it('what went wrong is mended by what is missing, or by warmth', () => {
     const whys = drawn('why');
     const wordsOf = (answer: string) => said(first(whys.filter((each) => each.answer === answer)));

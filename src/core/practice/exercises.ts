@@ -94,6 +94,8 @@ const HOTTEST_C = 75;
 /** °C of rooms a pan is left in, the last ones warm, and hours until tomorrow (J). */
 const ROOMS_C = [18, 20, 22, 26, 28] as const;
 const TOMORROW_H = 20;
+/** Where it is looked at is drawn apart from what is in it. */
+const OTHER_DICE = 23_497;
 const HOTTER_C = 22;
 /** A ring that hardly leaves its place tells nothing, mm (J). */
 const RING_TELLS_MM = 57;
@@ -128,7 +130,7 @@ export function truthOf({ pan, where, thenC, hours }: Pick<Tomorrow, 'pan' | 'wh
 
 function drawTomorrow(base: PracticeBase, seed: number): Exercise | undefined {
   const pan = hiddenPan(base, seed);
-  const dice = seededNumbers(seed ^ 0x5bd1);
+  const dice = seededNumbers(seed + OTHER_DICE);
   const pick = <Item>(items: readonly Item[]) => nth(items, Math.floor(dice() * items.length));
   const where = pick(PLACES);
   const atC = where === 'side' ? base.pourC : Math.max(Math.min(base.pourC + pick(HOTTER_BY), HOTTEST_C), base.pourC);

@@ -23,6 +23,7 @@ import { AsItIs } from './as-it-is';
 import { BriefCurve } from './brief-curve';
 import { usualBrief, whatFor } from './brief-file';
 import { BriefSays } from './brief-says';
+import { OpenOnBench } from './open-on-bench';
 import { panAsItIs } from './pan-as-it-is';
 import { ScalingNotes, StartList } from './start-list';
 import { useBrief } from './use-brief';
@@ -250,40 +251,6 @@ export function BriefScreen(props: BriefProps) {
       </main>
       <BriefFoot brief={brief} />
     </div>
-  );
-}
-
-/** Opens what is chosen, and says first what that does. */
-function OpenOnBench({
-  busy,
-  isPossible,
-  fault,
-  does,
-  onOpen,
-}: {
-  busy: boolean;
-  isPossible: boolean;
-  fault: string | undefined;
-  does: string;
-  onOpen: () => void;
-}) {
-  return (
-    <>
-      <Button
-        look="primary"
-        className="mt-3 mb-1 min-h-12 w-full text-[1.05rem]"
-        disabled={busy || !isPossible}
-        onClick={onOpen}
-      >
-        {busy ? 'Opening…' : 'Open on the bench'} <Key>Ctrl ↵</Key>
-      </Button>
-      {fault && (
-        <p role="alert" className="mb-2 rounded-lg bg-off-wash px-3 py-2 text-[13.5px] text-off">
-          {fault}
-        </p>
-      )}
-      <p className="mb-3 text-[13px] text-mute">{does}</p>
-    </>
   );
 }
 

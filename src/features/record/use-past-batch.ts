@@ -61,6 +61,10 @@ export function usePastBatch(formulaId: string, nowMs: number) {
   const [isBusy, setBusy] = useState(false);
   const [fault, setFault] = useState<string | undefined>();
   const write = async () => {
+    if (draft.formulaId === '') {
+      setFault('Choose the formula it was made after.');
+      return;
+    }
     if (draft.ringMm !== undefined && draft.pouredC === undefined) {
       setFault('A ring says nothing without the temperature it was read at.');
       return;
