@@ -3,45 +3,51 @@ import path from 'node:path';
 import { stdin, stdout } from 'node:process';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
-import type { Backup, TableChange } from '@/formats/backup-file';
+import type { Backup, LeftOut, TableChange } from '@/formats/backup-file';
 import { backupsFolder } from '@/server/backup/kept-backups';
-import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
+import { compareBackup, takeBackup } from '@/server/backup/kitchen-rows';
 import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
-import { keepPhotosOf, withPhotos } from '@/server/backup/photos-in-backup';
+import { withPhotos } from '@/server/backup/photos-in-backup';
+import { readableRows } from '@/server/backup/readable-rows';
+import { type Restored, restoreKitchen } from '@/server/backup/restore';
 import { dataFolder } from '@/server/db/data-folder';
 import { knownSchemas, openKitchen } from '@/server/db/database';
 import { DataFolderInUseError } from '@/server/db/owner';
 import { isOnServer, kitchenPlace, shownPlace } from '@/server/db/place';
 import { troubleOf } from '@/server/db/trouble-of';
 import { TOKEN_COOKIE } from '@/server/guard.mjs';
-import { mirrorPhotos } from '@/server/photos/photo-folder';
 
 const USAGE = `npm run backup  [-- FILE]          everything of the kitchen into one file
 npm run restore -- FILE [--yes]    puts it in the place of all there is, after a look
 --data FOLDER, or a postgres:// address, names another kitchen than DATABASE_URL, DARK_POUR_DATA or .data.
 `;
 
+/** What a restore would do. */
+interface Look {
+  readonly changes: readonly TableChange[];
+  readonly leftOut: readonly LeftOut[];
+}
+
 /** A kitchen, open here or in a server that runs. */
 interface Kitchen {
   take(): Promise<Buffer>;
-  compare(file: Buffer): Promise<readonly TableChange[]>;
-  restore(file: Buffer): Promise<void>;
+  compare(file: Buffer): Promise<Look>;
+  restore(file: Buffer): Promise<Restored>;
   close(): Promise<void>;
 }
 
 async function openHere(place: string): Promise<Kitchen> {
-  const { db, schemaName, close } = await openKitchen(place);
+  const open = await openKitchen(place);
+  const { db, schemaName, close } = open;
   const folder = isOnServer(place) ? dataFolder() : place;
   const read = (file: Buffer): Promise<Backup> => unpackBackup(file, knownSchemas());
   return {
     take: async () => packBackup(withPhotos(await takeBackup(db, schemaName, new Date()), folder)),
-    compare: async (file) => compareBackup(db, await read(file)),
-    restore: async (file) => {
-      const backup = await read(file);
-      await restoreBackup(db, backup);
-      keepPhotosOf(backup, folder);
-      mirrorPhotos(backupsFolder(folder), folder);
+    compare: async (file) => {
+      const { backup, leftOut } = readableRows(await read(file));
+      return { changes: await compareBackup(db, backup), leftOut };
     },
+    restore: async (file) => restoreKitchen(folder, open, await read(file), new Date()),
     close,
   };
 }
@@ -62,11 +68,11 @@ function askServer(folder: string): Kitchen {
     return answer;
   };
   const send = (file: Buffer, preview: boolean) =>
-    ask({ method: 'POST', body: JSON.stringify({ backup: file.toString('base64'), preview }) });
+    ask({ method: 'POST', body: JSON.stringify({ from: { file: file.toString('base64') }, preview }) });
   return {
     take: async () => Buffer.from(await (await ask()).arrayBuffer()),
-    compare: async (file) => ((await (await send(file, true)).json()) as { changes: TableChange[] }).changes,
-    restore: async (file) => void (await send(file, false)),
+    compare: async (file) => (await (await send(file, true)).json()) as Look,
+    restore: async (file) => (await (await send(file, false)).json()) as Restored,
     close: async () => undefined,
   };
 }
@@ -80,7 +86,12 @@ async function open(place: string): Promise<Kitchen> {
   }
 }
 
-async function isWanted(changes: readonly TableChange[]): Promise<boolean> {
+function tellLeftOut(leftOut: readonly LeftOut[]): void {
+  for (const { table, name, reason } of leftOut) stdout.write(`not readable, left out: ${table} ${name} (${reason})\n`);
+}
+
+async function isWanted({ changes, leftOut }: Look): Promise<boolean> {
+  tellLeftOut(leftOut);
   for (const { table, added, changed, removed } of changes) {
     if (added + changed + removed > 0) stdout.write(`${table}: ${added} new, ${changed} changed, ${removed} gone\n`);
   }
@@ -113,8 +124,10 @@ try {
     await unpackBackup(bytes, knownSchemas());
     const kitchen = await open(place);
     if (values.yes || (await isWanted(await kitchen.compare(bytes)))) {
-      await kitchen.restore(bytes);
-      stdout.write(`${shownPlace(place)} is what the backup was.\n`);
+      const { before, leftOut } = await kitchen.restore(bytes);
+      if (values.yes) tellLeftOut(leftOut);
+      const kept = path.join(backupsFolder(isOnServer(place) ? dataFolder() : place), before);
+      stdout.write(`${shownPlace(place)} is what the backup was. What was there before: ${kept}\n`);
     }
     await kitchen.close();
   } else {

@@ -45,6 +45,14 @@ export const backupSchema = z.object({
 export type Backup = z.output<typeof backupSchema>;
 export type BackupRow = z.output<typeof rowSchema>;
 
+/** A row that cannot be read, and so is not put back. */
+export interface LeftOut {
+  readonly table: BackupTable;
+  /** what it is called; empty where it has no name */
+  readonly name: string;
+  readonly reason: string;
+}
+
 /** How many rows of a table would come, change and go. */
 export interface TableChange {
   readonly table: BackupTable;
@@ -52,4 +60,23 @@ export interface TableChange {
   readonly changed: number;
   readonly removed: number;
   readonly same: number;
+}
+
+/** What is in a backup, as a cook counts it. */
+export const backupContentsSchema = z.object({
+  formulas: z.number().int(),
+  batches: z.number().int(),
+  ownIngredients: z.number().int(),
+  shelf: z.number().int(),
+});
+export type BackupContents = z.output<typeof backupContentsSchema>;
+
+/** Counts what is in a backup: deleted formulas, typical ingredients and what is used up do not count. */
+export function contentsOf({ tables }: Pick<Backup, 'tables'>): BackupContents {
+  return {
+    formulas: tables.formulas.filter((row) => row.deleted_at === null || row.deleted_at === undefined).length,
+    batches: tables.batches.length,
+    ownIngredients: tables.ingredients.filter(({ origin }) => origin === 'own').length,
+    shelf: tables.shelf_items.filter(({ left_g }) => Number(left_g) > 0).length,
+  };
 }

@@ -1,4 +1,4 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readdirSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { gzipSync } from 'node:zlib';
@@ -6,15 +6,19 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Backup } from '@/formats/backup-file';
 import type { FormulaFile } from '@/formats/formula-file';
 import { backUpToday, forgetLongDeleted } from '@/server/backup/daily';
-import { backupsFolder, listKept, outdated, readKept } from '@/server/backup/kept-backups';
+import { backupsFolder, keepDaily, listKept, outdated, readKept } from '@/server/backup/kept-backups';
 import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
 import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
+import { readableRows } from '@/server/backup/readable-rows';
+import { restoreKitchen } from '@/server/backup/restore';
 import type { OpenDatabase } from '@/server/db/database';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
-import { listFormulas } from '@/server/repositories/formula-list';
+import { runningBatches } from '@/server/repositories/batches';
+import { listFormulas, listLibrary } from '@/server/repositories/formula-list';
 import { createFormula, createFormulas, deleteFormula, restoreFormula } from '@/server/repositories/formulas';
 import { listIngredients, stockEmptyLarder } from '@/server/repositories/larder';
 import { changeSettings, readSettings } from '@/server/repositories/settings';
+import { listShelf } from '@/server/repositories/shelf';
 import { startingLarder } from '@/server/repositories/starting-larder';
 import { addVersion, listVersions } from '@/server/repositories/versions';
 import { openTestKitchen } from '../support/databases';
@@ -124,16 +128,143 @@ describe('a backup', () => {
   });
 });
 
+describe('putting one back', () => {
+  const names = async ({ db }: OpenDatabase) => (await listFormulas(db)).map(({ file }) => file.name).sort();
+  const minutes = (n: number) => new Date(now.getTime() + n * 60_000);
+  const kept = async (folder: string, name: string) => {
+    const bytes = readKept(folder, name);
+    if (!bytes) throw new Error(`${name} is not kept`);
+    return unpackBackup(bytes, [kitchen.schemaName]);
+  };
+
+  it('twice on a day keeps what was there before each, and a third puts the day’s work back', async () => {
+    const folder = path.join(home, 'twice');
+    await backUpToday(folder, other, now);
+    const [template] = lanternMillFormulas();
+    if (!template) throw new Error('no formula');
+    await createFormula(other.db, { ...template, name: 'Work of the day' }, now);
+    const work = await names(other);
+    const [first, second] = [backup, { ...backup, tables: { ...backup.tables, formula_versions: [] } }];
+    const restores = [
+      await restoreKitchen(folder, other, first, minutes(1)),
+      await restoreKitchen(folder, other, second, minutes(2)),
+    ];
+    expect(await names(other)).not.toContain('Work of the day');
+    const listed = listKept(folder).filter(({ reason }) => reason === 'beforeRestore');
+    expect(listed.map(({ name }) => name)).toEqual(restores.map(({ before }) => before).reverse());
+    expect(listed.map(({ contents }) => contents?.formulas)).toEqual([backup.tables.formulas.length, work.length]);
+    const [today] = restores;
+    if (!today) throw new Error('nothing kept');
+    await restoreKitchen(folder, other, await kept(folder, today.before), minutes(2));
+    expect(await names(other)).toEqual(work);
+    expect(listKept(folder)).toHaveLength(4);
+  });
+
+  it('what was there before is kept thirty days', async () => {
+    const folder = path.join(home, 'thirty');
+    const day = (n: number) => new Date(now.getTime() + n * 86_400_000);
+    const { before } = await restoreKitchen(folder, other, backup, day(0));
+    await keepDaily(folder, backup, day(29));
+    expect(readKept(folder, before)).toBeDefined();
+    await keepDaily(folder, backup, day(31));
+    expect(readKept(folder, before)).toBeUndefined();
+    expect(readdirSync(backupsFolder(folder)).some((name) => name.startsWith(before))).toBe(false);
+  });
+
+  it('reads each row as if it had been typed: what cannot be read is left out, told, and all else is put back', async () => {
+    const { ingredients, formulas, formula_lines, formula_versions, settings } = backup.tables;
+    const [ingredient, second] = ingredients;
+    const [formula] = formulas;
+    const batch = {
+      id: 'b-1',
+      number: 1,
+      formula_id: 'f',
+      name: 'Empty',
+      frozen: {},
+      state: 'running',
+      started_at: '2026-11-26T08:00:00+00:00',
+    };
+    const shelf = {
+      ...{ id: 's-1', batch_id: null, batch_number: null, name: 'Jar', container: 'jar', count: 1, grams: 100 },
+      ...{ left_g: 100, thrown_g: 0, place: 'fridge', made_on: 'infinity', use_by: null, keeping: null },
+      put_at: 'infinity',
+    };
+    const hostile: Backup = {
+      ...backup,
+      tables: {
+        ...backup.tables,
+        ingredients: [
+          { ...ingredient, components: ['water'] },
+          { ...second, name: 'lone \ud800' },
+          ...ingredients.slice(2),
+          { ...ingredients[5], position: 9 },
+        ],
+        formulas: [
+          { ...formula, updated_at: 'infinity' },
+          ...formulas.slice(1),
+          { ...formula, id: 'twin', revision: 2 ** 40 },
+        ],
+        formula_versions: formula_versions.map((row) => ({ ...row, file: {} })),
+        batches: [batch, { ...batch, id: 'b-2', number: '2' }],
+        batch_events: [
+          { batch_id: 'b-1', seq: 1, key: 'k', tablet: 'a', made_by: null, tablet_ms: 1, server_ms: 1, what: {} },
+        ],
+        shelf_items: [shelf, { ...shelf, id: 's-2', made_on: '2026-11-26' }],
+        day_tasks: [{ id: 't', day: 'tomorrow', formula_id: String(formulas[1]?.id), ready_minutes: 5 }],
+      },
+    };
+    const { leftOut } = await restoreKitchen(path.join(home, 'hostile'), other, hostile, now);
+    expect(leftOut.map(({ table, reason }) => `${table}: ${reason}`)).toEqual([
+      expect.stringMatching(/^ingredients: components/),
+      'ingredients: name',
+      'ingredients: stands there twice',
+      'formulas: updated_at',
+      'formulas: revision',
+      ...formula_versions
+        .filter((row) => row.formula_id !== formula?.id)
+        .map(() => expect.stringMatching(/^formula_versions: format/)),
+      expect.stringMatching(/^day_tasks: must be a day/),
+      expect.stringMatching(/^batches: file/),
+      'batches: number',
+      'shelf_items: put_at',
+      'shelf_items: put_at',
+    ]);
+    expect(await listIngredients(other.db)).toHaveLength(ingredients.length - 2);
+    const read = await listLibrary(other.db);
+    expect(read.unreadable).toEqual([]);
+    expect(read.formulas).toHaveLength(formulas.length - 1);
+    expect(await listShelf(other.db)).toEqual([]);
+    expect(await runningBatches(other.db)).toEqual([]);
+    expect((await readSettings(other.db)).temperature).toBe('F');
+    expect(settings.length + formula_lines.length).toBeGreaterThan(10);
+  });
+
+  it('an ordinary backup has nothing that is left out', () => {
+    expect(readableRows(backup)).toEqual({ backup, leftOut: [] });
+  });
+});
+
 describe('daily backups', () => {
   it('are made once a day, outside the data folder, and can be read again', async () => {
     const folder = path.join(home, 'data');
     expect(await backUpToday(folder, kitchen, now)).toBe(true);
     expect(await backUpToday(folder, kitchen, new Date(now.getTime() + 3_600_000))).toBe(false);
     expect(backupsFolder(folder)).not.toContain(`${folder}/`);
-    expect(listKept(folder)).toMatchObject([{ day: '2026-11-26' }]);
-    const bytes = readKept(folder, '2026-11-26');
+    expect(listKept(folder)).toMatchObject([
+      { day: '2026-11-26', reason: 'daily', contents: { formulas: backup.tables.formulas.length, batches: 0 } },
+    ]);
+    const bytes = readKept(folder, 'dark-pour-2026-11-26.backup');
     expect(bytes && (await unpackBackup(bytes, [kitchen.schemaName]))).toEqual(backup);
     expect(readKept(folder, '../../etc/passwd')).toBeUndefined();
+  });
+
+  it('never replace the one of the same day', async () => {
+    const folder = path.join(home, 'fuller');
+    expect(await keepDaily(folder, backup, now)).toBe(true);
+    const emptier = { ...backup, tables: { ...backup.tables, formulas: [], formula_lines: [], formula_versions: [] } };
+    expect(await keepDaily(folder, emptier, new Date(now.getTime() + 3_600_000))).toBe(false);
+    const bytes = readKept(folder, 'dark-pour-2026-11-26.backup');
+    expect(bytes && (await unpackBackup(bytes, [kitchen.schemaName]))).toEqual(backup);
   });
 
   it('what was deleted long ago is forgotten once so many days have passed, not when a clock jumps ahead', async () => {

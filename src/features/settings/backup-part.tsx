@@ -1,20 +1,13 @@
 'use client';
 
 import { FileDown, FileUp } from 'lucide-react';
-import { type ChangeEvent, useEffect, useRef, useState } from 'react';
+import { type ChangeEvent, useRef } from 'react';
 import type { BackupTable } from '@/formats/backup-file';
-import { messageOf } from '@/formats/message-of';
-import {
-  type Kept,
-  listBackups,
-  type Preview,
-  previewBackup,
-  readBase64,
-  restoreBackup,
-} from '@/kitchen/client/backups';
+import { type Preview, readBase64 } from '@/kitchen/client/backups';
 import { Button } from '@/ui/button';
-import { numeral } from '@/ui/settings/numerals';
 import { useSettings } from '@/ui/settings/settings-provider';
+import { KeptBackups } from './kept-backups';
+import { type Opened, useBackups } from './use-backups';
 
 /** Larger files are refused before they are read, bytes. */
 const LARGEST = 28_000_000;
@@ -33,6 +26,9 @@ const TABLE_WORDS: Readonly<Record<BackupTable, string>> = {
   practice_tries: 'exercises of practice',
 };
 
+/** Rows that are named at most; of more their number is told. */
+const MOST_LEFT_OUT = 12;
+
 /** `3 new, 1 changed, 2 gone`; nothing where all is the same. */
 function changeWords({ added, changed, removed }: Preview['changes'][number]): string {
   return [added > 0 && `${added} new`, changed > 0 && `${changed} changed`, removed > 0 && `${removed} gone`]
@@ -40,46 +36,19 @@ function changeWords({ added, changed, removed }: Preview['changes'][number]): s
     .join(', ');
 }
 
-interface Opened {
-  readonly name: string;
-  readonly text: string;
-  readonly preview: Preview;
+function base64Of(file: File): Promise<string> {
+  if (file.size > LARGEST) throw new Error('That is over 28 MB: put it back with npm run restore.');
+  return readBase64(file);
 }
 
-/** Backups: one now, those made by themselves, and putting one back after a look at what it changes. */
+/** Backups: one now, those that are kept, and putting one back after a look at what it changes. */
 export function BackupPart() {
-  const [kept, setKept] = useState<Kept>([]);
-  const [opened, setOpened] = useState<Opened | undefined>();
-  const [said, setSaid] = useState<{ text: string; bad: boolean } | undefined>();
-  const [isBusy, setBusy] = useState(false);
+  const { kept, opened, said, isBusy, open, putBack, leave } = useBackups();
   const input = useRef<HTMLInputElement>(null);
-  const { change } = useSettings();
-
-  useEffect(() => {
-    listBackups().then(setKept, () => undefined);
-  }, []);
-
-  const attempt = async (work: () => Promise<void>) => {
-    setBusy(true);
-    setSaid(undefined);
-    try {
-      await work();
-    } catch (error) {
-      setSaid({ text: messageOf(error), bad: true });
-    } finally {
-      setBusy(false);
-    }
-  };
   const read = (event: ChangeEvent<HTMLInputElement>) => {
     const [file] = event.target.files ?? [];
     event.target.value = '';
-    setOpened(undefined);
-    if (!file) return;
-    void attempt(async () => {
-      if (file.size > LARGEST) throw new Error('That is over 28 MB: put it back with npm run restore.');
-      const text = await readBase64(file);
-      setOpened({ name: file.name, text, preview: await previewBackup(text) });
-    });
+    if (file) void open(file.name, async () => ({ file: await base64Of(file) }));
   };
   return (
     <div className="py-3">
@@ -113,24 +82,8 @@ export function BackupPart() {
           {said.text}
         </p>
       )}
-      {opened && (
-        <PutBack
-          opened={opened}
-          isBusy={isBusy}
-          onPutBack={() =>
-            void attempt(async () => {
-              await restoreBackup(opened.text);
-              setOpened(undefined);
-              setSaid({ text: 'It is put back.', bad: false });
-              // The settings are those of the backup, too.
-              await change({});
-              setKept(await listBackups());
-            })
-          }
-          onLeave={() => setOpened(undefined)}
-        />
-      )}
-      <MadeByThemselves kept={kept} />
+      {opened && <PutBack opened={opened} isBusy={isBusy} onPutBack={putBack} onLeave={leave} />}
+      <KeptBackups kept={kept} onOpen={(name) => void open(name, async () => ({ kept: name }))} />
     </div>
   );
 }
@@ -168,7 +121,24 @@ function PutBack({
               </li>
             ))}
           </ul>
-          <p>All of it or nothing. What is here now is kept first, as today’s backup.</p>
+          <p>All of it or nothing. What is here now is kept first, for 30 days.</p>
+        </>
+      )}
+      {opened.preview.leftOut.length > 0 && (
+        <>
+          <p className="mt-1 font-semibold text-off">These cannot be read and are left out:</p>
+          <ul className="my-1 list-disc pl-5">
+            {opened.preview.leftOut.slice(0, MOST_LEFT_OUT).map(({ table, name, reason }, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: the list never changes
+              <li key={i}>
+                {TABLE_WORDS[table]}: {name ? `“${name}”, ` : ''}
+                {reason}
+              </li>
+            ))}
+            {opened.preview.leftOut.length > MOST_LEFT_OUT && (
+              <li>and {opened.preview.leftOut.length - MOST_LEFT_OUT} more</li>
+            )}
+          </ul>
         </>
       )}
       <div className="mt-2 flex gap-2">
@@ -180,30 +150,5 @@ function PutBack({
         <Button onClick={onLeave}>Leave it</Button>
       </div>
     </section>
-  );
-}
-
-function MadeByThemselves({ kept }: { kept: Kept }) {
-  return (
-    <>
-      <p className="mt-3 max-w-prose text-mute">
-        Photos are in it. Those made by themselves have one copy of each photo beside them.
-      </p>
-      <h3 className="mt-4 mb-1 font-sans font-semibold">Made by themselves</h3>
-      {kept.length === 0 ? (
-        <p className="text-mute">The first one is made within the hour.</p>
-      ) : (
-        <ul className="flex flex-wrap gap-x-5">
-          {kept.map(({ day, bytes }) => (
-            <li key={day}>
-              <a href={`/api/backup?day=${day}`} className="inline-flex min-h-11 items-center text-enamel underline">
-                {day}
-              </a>{' '}
-              <span className="read text-[0.85rem] text-mute">{numeral(Math.max(bytes / 1024, 1), 0)} kB</span>
-            </li>
-          ))}
-        </ul>
-      )}
-    </>
   );
 }

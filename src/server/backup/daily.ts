@@ -3,9 +3,8 @@ import { forTheLog } from '../db/trouble-of';
 import { dropPhotos, mirrorPhotos } from '../photos/photo-folder';
 import { shownPhotos } from '../repositories/batch-photos';
 import { forgetDeleted } from '../repositories/formulas';
-import { backupsFolder, keepBackup, listKept } from './kept-backups';
+import { backupsFolder, hasDaily, keepDaily, listKept } from './kept-backups';
 import { takeBackup } from './kitchen-rows';
-import { packBackup } from './pack';
 
 /** Days a deleted formula can still be brought back, and daily backups that must have been made since. */
 const DELETED_KEPT_DAYS = 30;
@@ -19,9 +18,7 @@ const FIRST_MS = 60_000;
 
 /** The backup of today, unless there is one. */
 export async function backUpToday(folder: string, { db, schemaName }: OpenDatabase, now: Date): Promise<boolean> {
-  const day = now.toISOString().slice(0, 10);
-  if (listKept(folder).some((each) => each.day === day)) return false;
-  keepBackup(folder, day, await packBackup(await takeBackup(db, schemaName, now)));
+  if (hasDaily(folder, now) || !(await keepDaily(folder, await takeBackup(db, schemaName, now), now))) return false;
   // Photos do not change: one copy beside all the days is enough.
   mirrorPhotos(folder, backupsFolder(folder));
   return true;
@@ -32,7 +29,9 @@ export async function backUpToday(folder: string, { db, schemaName }: OpenDataba
  * hold what is forgotten.
  */
 export async function forgetLongDeleted(folder: string, { db }: OpenDatabase, now: Date): Promise<void> {
-  const days = listKept(folder).map(({ day }) => new Date(`${day}T00:00:00Z`).getTime());
+  const days = listKept(folder)
+    .filter(({ reason }) => reason === 'daily')
+    .map(({ day }) => new Date(`${day}T00:00:00Z`).getTime());
   const [oldest] = days.sort((a, b) => b - a).slice(DAYS_SEEN - 1);
   if (oldest === undefined) return;
   await forgetDeleted(db, new Date(Math.min(oldest, now.getTime() - DELETED_KEPT_DAYS * DAY_MS)));

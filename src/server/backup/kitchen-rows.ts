@@ -1,21 +1,8 @@
 import { sql } from 'drizzle-orm';
 import { BACKUP_TABLES, type Backup, type BackupRow, type BackupTable, type TableChange } from '@/formats/backup-file';
 import type { Database } from '../db/query-builder';
+import { KEYS } from './readable-rows';
 
-/** What tells the rows of a table apart. */
-const KEYS: Readonly<Record<BackupTable, readonly string[]>> = {
-  settings: ['name'],
-  ingredients: ['id'],
-  formulas: ['id'],
-  formula_lines: ['formula_id', 'position'],
-  formula_versions: ['id'],
-  day_tasks: ['id'],
-  batches: ['id'],
-  batch_events: ['batch_id', 'seq'],
-  kitchen_tests: ['batch_id', 'key'],
-  shelf_items: ['id'],
-  practice_tries: ['key'],
-};
 /** All tables as they were when the first was read. */
 const ONE_MOMENT = { isolationLevel: 'repeatable read' } as const;
 const ROWS_AT_ONCE = 200;

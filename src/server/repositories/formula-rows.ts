@@ -20,7 +20,7 @@ export function toStored(row: FormulaRow, lines: readonly LineRow[]): StoredForm
 }
 
 /** The row and its lines as the file they were, not read yet. */
-function fileOf(row: FormulaRow, lines: readonly LineRow[]) {
+export function fileOf(row: FormulaRow, lines: readonly LineRow[]) {
   return {
     format: 'dark-pour/formula',
     version: 1,

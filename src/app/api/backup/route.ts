@@ -1,57 +1,57 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { backupsFolder, keepBackup, readKept } from '@/server/backup/kept-backups';
-import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
+import { readKept } from '@/server/backup/kept-backups';
+import { compareBackup, takeBackup } from '@/server/backup/kitchen-rows';
 import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
-import { keepPhotosOf, withPhotos } from '@/server/backup/photos-in-backup';
+import { withPhotos } from '@/server/backup/photos-in-backup';
+import { readableRows } from '@/server/backup/readable-rows';
+import { restoreKitchen } from '@/server/backup/restore';
 import { dataFolder } from '@/server/db/data-folder';
 import { knownSchemas, sharedDatabase } from '@/server/db/database';
-import { mirrorPhotos } from '@/server/photos/photo-folder';
 import { answering, RequestError, readJson } from '@/server/read-request';
-import { refreshTests } from '@/server/repositories/kitchen-tests';
 
 const LARGEST_REQUEST_BYTES = 40_000_000;
+const NOT_KEPT = 'There is no backup of that name.';
 
-const today = () => new Date().toISOString().slice(0, 10);
-
-/** Everything of the kitchen as one file: as it is now, or as it was on a day (`?day=2026-11-26`). */
+/** Everything of the kitchen as one file: as it is now, or one of those that are kept (`?name=dark-pour-2026-11-26.backup`). */
 export async function GET(request: Request) {
   return answering(async () => {
-    const asked = new URL(request.url).searchParams.get('day');
+    const asked = new URL(request.url).searchParams.get('name');
     const kept = asked === null ? undefined : readKept(dataFolder(), asked);
-    if (asked !== null && !kept) throw new RequestError(404, 'There is no backup of that day.');
+    if (asked !== null && !kept) throw new RequestError(404, NOT_KEPT);
     const { db, schemaName } = await sharedDatabase();
     const bytes = kept ?? (await packBackup(withPhotos(await takeBackup(db, schemaName, new Date()), dataFolder())));
+    const name = asked ?? `dark-pour-${new Date().toISOString().slice(0, 10)}.backup`;
     return new Response(new Uint8Array(bytes), {
-      headers: {
-        'content-type': 'application/gzip',
-        'content-disposition': `attachment; filename="dark-pour-${asked ?? today()}.backup"`,
-      },
+      headers: { 'content-type': 'application/gzip', 'content-disposition': `attachment; filename="${name}"` },
     });
   });
 }
 
 const restoreSchema = z.object({
-  /** the file, base64 */
-  backup: z.base64(),
+  /** a file, base64, or the name of one that is kept */
+  from: z.union([z.object({ file: z.base64() }), z.object({ kept: z.string().max(120) })]),
   /** only says what would change */
   preview: z.boolean(),
 });
 
-/** Says what a backup would change here, or puts it in the place of all there is; what was there becomes today's backup first. */
+function bytesOf(from: z.output<typeof restoreSchema>['from']): Buffer {
+  if ('file' in from) return Buffer.from(from.file, 'base64');
+  const kept = readKept(dataFolder(), from.kept);
+  if (!kept) throw new RequestError(404, NOT_KEPT);
+  return kept;
+}
+
+/** Says what a backup would change here, or puts it in the place of all there is; what was there is kept first. */
 export async function POST(request: Request) {
   return answering(async () => {
-    const { backup: text, preview } = await readJson(request, restoreSchema, LARGEST_REQUEST_BYTES);
-    const { db, schemaName } = await sharedDatabase();
+    const { from, preview } = await readJson(request, restoreSchema, LARGEST_REQUEST_BYTES);
+    const open = await sharedDatabase();
     try {
-      const backup = await unpackBackup(Buffer.from(text, 'base64'), knownSchemas());
-      if (preview) return NextResponse.json({ madeAt: backup.madeAt, changes: await compareBackup(db, backup) });
-      keepBackup(dataFolder(), today(), await packBackup(await takeBackup(db, schemaName, new Date())));
-      await restoreBackup(db, backup);
-      await refreshTests(db);
-      keepPhotosOf(backup, dataFolder());
-      mirrorPhotos(backupsFolder(dataFolder()), dataFolder());
-      return NextResponse.json({ restored: true });
+      const whole = await unpackBackup(bytesOf(from), knownSchemas());
+      if (!preview) return NextResponse.json(await restoreKitchen(dataFolder(), open, whole, new Date()));
+      const { backup, leftOut } = readableRows(whole);
+      return NextResponse.json({ madeAt: whole.madeAt, changes: await compareBackup(open.db, backup), leftOut });
     } catch (error) {
       if (error instanceof BackupError) throw new RequestError(422, error.message);
       throw error;

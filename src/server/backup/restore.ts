@@ -1,0 +1,42 @@
+import type { Backup, LeftOut } from '@/formats/backup-file';
+import type { OpenDatabase } from '../db/database';
+import { troubleOf } from '../db/trouble-of';
+import { mirrorPhotos } from '../photos/photo-folder';
+import { refreshTests } from '../repositories/kitchen-tests';
+import { backupsFolder, keepBeforeRestore } from './kept-backups';
+import { restoreBackup, takeBackup } from './kitchen-rows';
+import { BackupError } from './pack';
+import { keepPhotosOf } from './photos-in-backup';
+import { readableRows } from './readable-rows';
+
+/** What a restore did. */
+export interface Restored {
+  /** name of the backup that holds what was there before */
+  readonly before: string;
+  readonly leftOut: readonly LeftOut[];
+}
+
+/**
+ * Puts a backup in the place of all there is. What was there is kept first, under a name of its own.
+ *
+ * @throws {BackupError} the database does not take it; nothing was changed
+ */
+export async function restoreKitchen(
+  folder: string,
+  { db, schemaName }: OpenDatabase,
+  whole: Backup,
+  now: Date,
+): Promise<Restored> {
+  const { backup, leftOut } = readableRows(whole);
+  const before = await keepBeforeRestore(folder, await takeBackup(db, schemaName, now), now);
+  try {
+    await restoreBackup(db, backup);
+  } catch (error) {
+    if (troubleOf(error)) throw error;
+    throw new BackupError('The database does not take this backup. Nothing was changed.', { cause: error });
+  }
+  await refreshTests(db);
+  keepPhotosOf(backup, folder);
+  mirrorPhotos(backupsFolder(folder), folder);
+  return { before, leftOut };
+}
