@@ -3,7 +3,7 @@ import { codeOf } from '@/features/label/code';
 import { labelBlocks } from '@/features/label/label-blocks';
 import { type Face, layOut, TooMuchError } from '@/features/label/layout';
 import { measureText } from '@/features/label/measure-text';
-import { foldBatch } from '@/formats/batch-state';
+import { type BatchState, foldBatch } from '@/formats/batch-state';
 import { dayOf } from '@/formats/day';
 import { foldWords } from '@/formats/fold-words';
 import { LABEL_SIZES, type LabelQuery } from '@/formats/label';
@@ -20,6 +20,14 @@ import { kitchenSettings } from './kitchen-settings';
 async function ownAddress(): Promise<string> {
   const [first] = (process.env.DARK_POUR_ADDRESSES ?? '').split(' ').filter(Boolean);
   return first ?? `http://${(await headers()).get('host') ?? '127.0.0.1'}`;
+}
+
+/** What changed the label after the batch was over, and when; nothing where nothing did. */
+function lateOf({ toldLate }: BatchState) {
+  const changing = toldLate.filter(({ what: { kind } }) => ['add', 'weigh', 'replan', 'lost', 'poured'].includes(kind));
+  const lastMs = Math.max(...changing.map(({ heardMs }) => heardMs));
+  const added = changing.flatMap(({ what }) => (what.kind === 'add' ? [what.name] : []));
+  return changing.length > 0 ? { ms: lastMs, added } : undefined;
 }
 
 /** The label of a batch laid out, or why it cannot be; nothing where there is no such batch, or nothing is in it. */
@@ -63,6 +71,7 @@ export async function batchLabel(id: string, query: LabelQuery) {
     faces,
     fault,
     unprintable: pdfLetters(faces).missing,
+    late: lateOf(state),
     address,
     code: query.code === 'yes' ? codeOf(address) : undefined,
   };

@@ -12,6 +12,14 @@ type Of<Kind extends Happening['kind']> = Extract<Happening, { kind: Kind }>;
 /** What happened, with the server's time. */
 export type At<Kind extends Happening['kind']> = Of<Kind> & { readonly ms: number };
 
+/** Work that was done before the end and told after it, as by a tablet that was out of reach. */
+export interface ToldLate {
+  readonly what: Happening;
+  /** ms when it happened, and when the server heard of it */
+  readonly ms: number;
+  readonly heardMs: number;
+}
+
 /** A batch as its log tells it. */
 export interface BatchState {
   readonly steps: readonly StepState[];
@@ -39,8 +47,13 @@ export interface BatchState {
   readonly hasLanded: boolean | undefined;
   readonly timers: readonly At<'timer'>[];
   readonly over: 'finished' | 'abandoned' | undefined;
+  /** ms when it was over */
+  readonly overMs: number | undefined;
   /** what a second tablet said was in the bowl when it finished a batch that was over; it does not count */
   readonly finishedAgain: readonly At<'poured'>[];
+  readonly toldLate: readonly ToldLate[];
+  /** entries this version cannot read */
+  readonly unclear: readonly { readonly ms: number; readonly reason: string }[];
   /** number of the last event that was read */
   readonly seq: number;
 }
@@ -102,7 +115,10 @@ function leave(state: Folding, at: number, status: 'done' | 'aside', ms: number)
   if (state.now === at) goOn(state, ms);
 }
 
-function take(state: Folding, { what, serverMs: ms, key }: Pick<BatchEvent, 'what' | 'serverMs' | 'key'>): void {
+type Clear = BatchEvent & { readonly what: Happening };
+const isClear = (event: BatchEvent): event is Clear => event.what.kind !== 'unclear';
+
+function take(state: Folding, { what, serverMs: ms, key }: Pick<Clear, 'what' | 'serverMs' | 'key'>): void {
   switch (what.kind) {
     case 'begin':
       begin(state, what.step, ms);
@@ -151,20 +167,31 @@ function take(state: Folding, { what, serverMs: ms, key }: Pick<BatchEvent, 'wha
   }
 }
 
-/** Whether what was poured into the bowl was told together with the end, by the same tablet. */
-const finishes = (events: readonly BatchEvent[], i: number) =>
-  events.slice(i + 1).find(({ tablet }) => tablet === events[i]?.tablet)?.what.kind === 'finish';
+const isEnd = ({ what: { kind } }: BatchEvent) => kind === 'finish' || kind === 'abandon';
 
-/**
- * What a batch's log comes to. The log is the truth; whatever is shown of a batch is read from this.
- *
- * @param steps of its method
- * @param startedMs when it was begun, ms on the server's clock
- * @param events in the order of their numbers; what comes after the end is kept in the log, and changes nothing
- */
-export function foldBatch(steps: number, startedMs: number, events: readonly BatchEvent[]): BatchState {
+/** The end of a batch: the one the server heard of first. What a second tablet says of it later ends nothing. */
+function endOf(events: readonly Clear[]): Clear | undefined {
+  return events
+    .filter(isEnd)
+    .reduce<Clear | undefined>((first, each) => (first && first.seq <= each.seq ? first : each), undefined);
+}
+
+/** The end that what was poured into the bowl was told together with, by the same tablet. */
+function finishAfter(events: readonly Clear[], i: number): Clear | undefined {
+  const next = events.slice(i + 1).find(({ tablet }) => tablet === events[i]?.tablet);
+  return next?.what.kind === 'finish' ? next : undefined;
+}
+
+/** Events as they happened: one told late stands where it belongs; at the same moment the first told comes first. */
+export const inTime = (events: readonly BatchEvent[]): readonly BatchEvent[] =>
+  events.toSorted((a, b) => a.serverMs - b.serverMs || a.seq - b.seq);
+
+/** When the server heard of an event. */
+const heardAt = ({ heardMs, serverMs }: BatchEvent) => heardMs ?? serverMs;
+
+function nothingYet(steps: number): Folding {
   const todo: StepState = { status: 'todo', begunMs: undefined, doneMs: undefined };
-  const state: Folding = {
+  return {
     steps: Array.from({ length: steps }, () => todo),
     now: undefined,
     weighed: new Map(),
@@ -187,20 +214,39 @@ export function foldBatch(steps: number, startedMs: number, events: readonly Bat
     doubted: new Set(),
     over: undefined,
   };
+}
+
+/**
+ * What a batch's log comes to. The log is the truth; whatever is shown of a batch is read from this.
+ *
+ * @param steps of its method
+ * @param startedMs when it was begun, ms on the server's clock
+ * @param log its events in any order: they are taken as they happened. What happened after the end is kept in the log, and changes nothing
+ */
+export function foldBatch(steps: number, startedMs: number, log: readonly BatchEvent[]): BatchState {
+  const all = inTime(log);
+  const events = all.filter(isClear);
+  const state = nothingYet(steps);
   goOn(state, startedMs);
   const finishedAgain: At<'poured'>[] = [];
+  const end = endOf(events);
   for (const [i, event] of events.entries()) {
+    if (isEnd(event) && event !== end) continue;
     if (state.over && !AFTERWARDS.has(event.what.kind)) continue;
-    if (state.over && event.what.kind === 'poured' && finishes(events, i)) {
+    if (end && event.what.kind === 'poured' && (finishAfter(events, i) ?? end) !== end) {
       finishedAgain.push({ ...event.what, ms: event.serverMs });
       continue;
     }
     take(state, event);
   }
+  const late = end ? events.slice(0, events.indexOf(end)).filter((event) => heardAt(event) > heardAt(end)) : [];
   const { lists, doubted, tests, ...rest } = state;
   return {
     ...rest,
+    overMs: end?.serverMs,
     finishedAgain,
+    toldLate: late.map((event) => ({ what: event.what, ms: event.serverMs, heardMs: heardAt(event) })),
+    unclear: all.flatMap(({ what, serverMs: ms }) => (what.kind === 'unclear' ? [{ ms, reason: what.reason }] : [])),
     tests: tests.map((test) => ({ ...test, isDoubted: doubted.has(test.key) })),
     temperatures: lists.temperature,
     rings: lists.ring,
@@ -213,6 +259,6 @@ export function foldBatch(steps: number, startedMs: number, events: readonly Bat
     used: lists.used,
     leftovers: lists.leftover,
     timers: lists.timer,
-    seq: events.at(-1)?.seq ?? 0,
+    seq: log.reduce((last, { seq }) => Math.max(last, seq), 0),
   };
 }

@@ -4,6 +4,7 @@ import { HOB_EFFICIENCY } from '@/core/pan/heat-source';
 import { BRIEF_REACH } from './brief';
 import { formulaFileSchema, MOST_GRAMS } from './formula-file';
 import { compositionSchema } from './ingredient';
+import { MAX_INTEGER } from './kept-number';
 import { kitchenTestSchema } from './kitchen-test';
 import { keptPhotoSchema, photoHashSchema } from './photo';
 
@@ -134,18 +135,34 @@ export const toldSchema = z.object({
 });
 export type Told = z.output<typeof toldSchema>;
 
-/** An event of a batch's log: numbered, with the server's own time. */
-export const batchEventSchema = toldSchema.extend({ seq: z.number().int().min(1), serverMs: z.number() });
+/** An entry of a log that this version cannot read: it stays in the log and counts for nothing. */
+const unclearSchema = z.object({ kind: z.literal('unclear'), reason: z.string() });
+
+/** An event of a batch's log, numbered in the order the server heard of it. */
+export const batchEventSchema = toldSchema.extend({
+  what: z.union([happeningSchema, unclearSchema]),
+  seq: z.number().int().min(1),
+  /** ms since 1970 on the server's clock when it happened */
+  serverMs: z.number(),
+  /** the same when the server heard of it, where that was later */
+  heardMs: z.number().optional(),
+});
 export type BatchEvent = z.output<typeof batchEventSchema>;
 
-/** Most events one batch keeps. */
-export const MOST_EVENTS = 20_000;
+/** Events one batch keeps; of what a probe reads, fewer. What ends a batch, and what is told afterwards, always has room. */
+export const MAX_EVENTS = 20_000;
+export const MAX_PROBE_EVENTS = 16_000;
 
-/** What a tablet sends: what happened, and up to where it knows the log. */
+/** What a tablet sends: what happened, and up to where it knows the log. Each event is read by itself: one that is wrong never stops the others. */
 export const tellSchema = z.object({
-  after: z.number().int().min(0).max(MOST_EVENTS),
-  events: z.array(toldSchema).max(200, 'are too many at once'),
+  after: z.number().int().min(0).max(MAX_INTEGER),
+  events: z.array(z.unknown()).max(200, 'are too many at once'),
+  /** ms since 1970 on the tablet's clock as it sends: how long ago things happened is told by it */
+  sentMs: z.number().int().min(0).max(8.64e15).optional(),
 });
+/** An event that the batch does not take, and why. */
+const refusedEventSchema = z.object({ key: z.string(), message: z.string() });
+export type RefusedEvent = z.output<typeof refusedEventSchema>;
 
 /** A batch as kept, without its log. */
 export const batchHeadSchema = z.object({
@@ -165,11 +182,12 @@ export const logAnswerSchema = z.object({
   events: z.array(batchEventSchema),
   nowMs: z.number(),
   state: batchHeadSchema.shape.state,
+  refused: z.array(refusedEventSchema),
 });
 export const batchAnswerSchema = z.object({
   head: batchHeadSchema,
   frozen: frozenBatchSchema,
-  events: z.array(batchEventSchema),
+  events: z.array(batchEventSchema).readonly(),
   nowMs: z.number(),
 });
 export type BatchAnswer = z.output<typeof batchAnswerSchema>;

@@ -1,14 +1,13 @@
 import { NextResponse } from 'next/server';
 import type { z } from 'zod';
+import { capital } from '@/formats/capital';
 import { LARGEST_FILE_BYTES } from '@/formats/formula-file';
+import { unkeepable } from '@/formats/keepable-text';
 import { forTheLog, troubleOf } from './db/trouble-of';
 import { UnreadableError } from './repositories/stored-value';
 
 const tooLarge = (mostBytes: number) =>
   new RequestError(413, `That is over ${Math.round(mostBytes / 1e6)} MB; it should be far less.`);
-
-/** A NUL, as it is or as JSON escapes it: no database keeps one in a text. */
-const HOLDS_NUL = /\0|(?:^|[^\\])(?:\\\\)*\\u0000/;
 
 /** A request that cannot be used, with the answer for it. */
 export class RequestError extends Error {
@@ -27,23 +26,26 @@ export class RequestError extends Error {
  * Reads a JSON request body against a schema.
  *
  * @param mostBytes largest body that is read
+ * @param isEachByItself a list whose reader looks at each thing in it for letters that cannot be kept
  * @throws {RequestError} 413 too large, 400 not JSON or with a NUL in it, 422 does not fit, with the place of each fault
  */
 export async function readJson<Schema extends z.ZodType>(
   request: Request,
   schema: Schema,
-  mostBytes = LARGEST_FILE_BYTES,
+  { mostBytes = LARGEST_FILE_BYTES, isEachByItself = false }: { mostBytes?: number; isEachByItself?: boolean } = {},
 ): Promise<z.output<Schema>> {
   if (Number(request.headers.get('content-length') ?? 0) > mostBytes) throw tooLarge(mostBytes);
   const text = await request.text();
   if (text.length > mostBytes) throw tooLarge(mostBytes);
-  if (HOLDS_NUL.test(text)) throw new RequestError(400, 'That holds a character that nobody can write.');
   let value: unknown;
   try {
     value = JSON.parse(text);
   } catch {
     throw new RequestError(400, 'That is not JSON.');
   }
+  // Only what is escaped, or stands there as it is, can be such a letter: most bodies need no look at each text.
+  const trouble = isEachByItself || !/\\u|\0/i.test(text) ? undefined : unkeepable(value);
+  if (trouble) throw new RequestError(400, `${capital(trouble)}.`);
   const parsed = schema.safeParse(value);
   if (parsed.success) return parsed.data;
   const issues = parsed.error.issues.map((issue) => ({ path: issue.path.join('.'), message: issue.message }));

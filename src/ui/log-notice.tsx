@@ -1,20 +1,32 @@
-import type { LogState } from '@/kitchen/cook/use-batch-log';
+import type { useBatchLog } from '@/kitchen/cook/use-batch-log';
 import { Button } from './button';
 
-/** Where the log of a batch stands with the server. */
-export function LogNotice({ state, onAgain }: { state: LogState; onAgain: () => void }) {
-  if (state.kind !== 'waiting') {
-    return (
-      <span role="status" className="ml-auto font-medium">
-        {state.kind === 'kept' ? 'Kept as you go' : 'Telling…'}
-      </span>
-    );
-  }
+type Log = Pick<ReturnType<typeof useBatchLog>, 'state' | 'aside' | 'again' | 'letGo'>;
+
+/** Where the log of a batch stands with the server, and what of it the batch did not take. */
+export function LogNotice({ log: { state, aside, again, letGo } }: { log: Log }) {
   return (
-    <span role="alert" className="ml-auto flex flex-wrap items-center gap-3 text-off">
-      Not told yet: {state.message}{' '}
-      {state.isKeptHere ? 'It is kept on this tablet.' : 'This tablet has no room: leave this page open.'}
-      <Button onClick={onAgain}>Try now</Button>
+    <span className="ml-auto flex flex-wrap items-center gap-x-5 gap-y-1">
+      {aside.length > 0 && (
+        <span role="alert" className="flex flex-wrap items-center gap-3 text-off">
+          <span>
+            {aside.length === 1 ? 'One entry was' : `${aside.length} entries were`} not taken. {aside.at(-1)?.message}
+            {aside.map(({ told: { key, what } }) => (what.kind === 'note' ? <q key={key}>{what.text}</q> : null))}
+          </span>
+          <Button onClick={letGo}>I have read it</Button>
+        </span>
+      )}
+      {state.kind === 'waiting' ? (
+        <span role="alert" className="flex flex-wrap items-center gap-3 text-off">
+          Not told yet: {state.message}{' '}
+          {state.isKeptHere ? 'It is kept on this tablet.' : 'This tablet has no room: leave this page open.'}
+          <Button onClick={again}>Try now</Button>
+        </span>
+      ) : (
+        <span role="status" className="font-medium">
+          {state.kind === 'kept' ? 'Kept as you go' : 'Telling…'}
+        </span>
+      )}
     </span>
   );
 }

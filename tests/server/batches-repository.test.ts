@@ -8,8 +8,9 @@ import { freezeBatch } from '@/kitchen/cook/freeze';
 import { kitchenOf, workMethod } from '@/kitchen/method/work-method';
 import type { OpenDatabase } from '@/server/db/database';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
+import { tell } from '@/server/repositories/batch-log';
 import { eventsAfter, findBatch } from '@/server/repositories/batch-rows';
-import { beginBatch, runningBatches, tell } from '@/server/repositories/batches';
+import { beginBatch, runningBatches } from '@/server/repositories/batches';
 import { openTestKitchen } from '../support/databases';
 import { larder } from '../support/kitchen';
 

@@ -9,7 +9,7 @@ import { inHand } from '@/kitchen/cook/in-hand';
 import { itemOf } from '@/kitchen/known-item';
 import { sharedDatabase } from '@/server/db/database';
 import type { Database } from '@/server/db/query-builder';
-import { eventsAfter, findBatch } from '@/server/repositories/batch-rows';
+import { openBatch } from '@/server/repositories/batch-rows';
 import { runningBatches } from '@/server/repositories/batches';
 import { findFormula } from '@/server/repositories/formulas';
 import { listIngredients, someIngredients } from '@/server/repositories/larder';
@@ -42,13 +42,8 @@ async function larderOf(db: Database, { lines }: Pick<FormulaFile, 'lines'>) {
 }
 
 async function sourceOf(db: Database, asked: Asked): Promise<RescueSource> {
-  const batch = asked.batch ? await findBatch(db, asked.batch) : undefined;
-  if (batch) {
-    return {
-      batch: { ...batch, events: await eventsAfter(db, batch.head.id, 0), nowMs: Date.now() },
-      formula: undefined,
-    };
-  }
+  const batch = asked.batch ? await openBatch(db, asked.batch) : undefined;
+  if (batch) return { batch, formula: undefined };
   const rows = asked.rows ? readTypedPan(asked.rows) : undefined;
   if (rows) {
     const use = findUse(asked.use);

@@ -128,7 +128,8 @@ export function followMethod(rows: MethodRows, method: Method, kitchen: MethodKi
   let pan = emptyPan(vesselOf('pan', kitchen));
   let aside: readonly Addition[] = [];
   return method.steps.map((step): FollowedStep => {
-    const own = step.adds.map((each) => rowAddition(rows, each, kitchen));
+    // A row that is to be left out puts nothing in.
+    const own = step.adds.map((each) => rowAddition(rows, each, kitchen)).filter(({ grams }) => grams > 0);
     if (step.where === 'aside') {
       aside = [...aside, ...own.map((each): Addition => ({ ...each, as: 'liquid', temperatureC: kitchen.kitchenC }))];
       const seconds = step.end.kind === 'seconds' ? step.end.seconds : 0;

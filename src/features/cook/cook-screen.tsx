@@ -106,7 +106,7 @@ export function CookScreen({ opened }: { opened: BatchAnswer }) {
         >
           {cook.isWithDevices ? 'Put scale and probe away' : 'Practise with scale and probe'}
         </button>
-        <LogNotice state={log.state} onAgain={log.again} />
+        <LogNotice log={log} />
       </footer>
     </div>
   );

@@ -2,7 +2,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import type { WeighBand } from '@/core/cook/weigh-band';
 import type { BatchAnswer } from '@/formats/batch';
 import { type BatchState, foldBatch, weighedKey } from '@/formats/batch-state';
-import { cookedBatch } from '@/kitchen/cook/cook-batch';
+import { cookedBatch, cookedNow } from '@/kitchen/cook/cook-batch';
 import { useBatchLog } from '@/kitchen/cook/use-batch-log';
 import { useDevices } from '@/kitchen/cook/use-devices';
 import { tabletSetting } from '@/ui/tablet-setting';
@@ -59,7 +59,7 @@ export function useCook(opened: BatchAnswer) {
   const state = useMemo(() => foldBatch(steps, startedMs, log.events), [steps, startedMs, log.events]);
   const replanned = JSON.stringify([...state.replanned]);
   const cooked = useMemo(
-    () => (replanned === '[]' ? planned : cookedBatch(opened.frozen, new Map(JSON.parse(replanned)))),
+    () => (replanned === '[]' ? planned : cookedNow(opened.frozen, new Map(JSON.parse(replanned)))),
     [planned, opened.frozen, replanned],
   );
   const now = state.now === undefined ? undefined : cooked.method.followed[state.now];

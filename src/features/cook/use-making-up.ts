@@ -1,7 +1,6 @@
 import { useState } from 'react';
+import { roundToScale } from '@/core/matter/scale-rounding';
 import { type Cook, gramsIn } from './use-cook';
-
-const tenth = (grams: number) => Math.round(grams * 10) / 10;
 
 /**
  * What makes up for a row of which other than written went in.
@@ -17,11 +16,12 @@ export function useMakingUp({ cooked, state, log, thread }: Cook, row: number, t
     trouble,
     /** all rows that are not in yet, as much more or less */
     scaleRest: () => {
-      const factor = total / Math.max(formula.lines[row]?.grams ?? 1, 0.1);
+      const planned = formula.lines[row]?.grams ?? 0;
+      const factor = planned > 0 ? total / planned : 1;
       for (const [other, { grams }] of formula.lines.entries()) {
-        if (!isIn(other)) log.tell({ kind: 'replan', row: other, grams: tenth(grams * factor) });
+        if (!isIn(other)) log.tell({ kind: 'replan', row: other, grams: roundToScale(grams * factor) });
       }
-      log.tell({ kind: 'replan', row, grams: tenth(total) });
+      log.tell({ kind: 'replan', row, grams: roundToScale(total) });
     },
     /** what is in stays; the others are balanced around it */
     compensate: async () => {
@@ -39,8 +39,9 @@ export function useMakingUp({ cooked, state, log, thread }: Cook, row: number, t
           return;
         }
         for (const [i, each] of grams.entries()) {
-          const wanted = tenth(each);
-          if (wanted !== tenth(formula.lines[i]?.grams ?? 0)) log.tell({ kind: 'replan', row: i, grams: wanted });
+          const wanted = roundToScale(each);
+          if (wanted !== roundToScale(formula.lines[i]?.grams ?? 0))
+            log.tell({ kind: 'replan', row: i, grams: wanted });
         }
       } catch {
         setTrouble('It could not be worked out: the server cannot be reached.');

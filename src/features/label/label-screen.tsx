@@ -7,6 +7,8 @@ import { useState, useTransition } from 'react';
 import { LABEL_SIZES, type LabelQuery } from '@/formats/label';
 import { batchNumber } from '@/ui/batch-number';
 import { Button } from '@/ui/button';
+import { listed } from '@/ui/format';
+import { useSettings } from '@/ui/settings/settings-provider';
 import { TopBar } from '@/ui/top-bar';
 import type { Code } from './code';
 import { LabelFields } from './label-fields';
@@ -19,6 +21,17 @@ const addressOf = (query: LabelQuery) =>
     Object.entries(query).flatMap(([key, value]) => (value === undefined ? [] : [[key, String(value)]])),
   ).toString();
 
+/** The label was redone: labels printed before are wrong. */
+function ToldLate({ late: { ms, added } }: { late: { readonly ms: number; readonly added: readonly string[] } }) {
+  const { settings } = useSettings();
+  return (
+    <p role="alert" className="no-print mb-3 rounded-lg bg-off-wash px-3 py-2 text-off" suppressHydrationWarning>
+      This label was redone {new Date(ms).toLocaleString(settings.numbers)}: a tablet that had been out of reach told
+      more work. {added.length > 0 && `${listed(added)} went in. `}Labels printed before then are wrong.
+    </p>
+  );
+}
+
 /** Labels of a batch: what is asked on the left, the sheet as it prints on the right. */
 export function LabelScreen({
   batch,
@@ -28,6 +41,7 @@ export function LabelScreen({
   address,
   fault,
   unprintable,
+  late,
 }: {
   batch: { readonly id: string; readonly number: number; readonly name: string; readonly madeMs: number };
   query: LabelQuery;
@@ -38,6 +52,8 @@ export function LabelScreen({
   fault: string | undefined;
   /** letters of it that the PDF's fonts do not have */
   unprintable: number;
+  /** what was told after the batch was over and changed it */
+  late: { readonly ms: number; readonly added: readonly string[] } | undefined;
 }) {
   const router = useRouter();
   const [isPending, start] = useTransition();
@@ -93,6 +109,7 @@ export function LabelScreen({
               {fault}
             </p>
           )}
+          {late && <ToldLate late={late} />}
           {unprintable > 0 && (
             <p role="alert" className="no-print mb-3 rounded-lg bg-off-wash px-3 py-2 text-off">
               The PDF has no letters for some of what stands on it ({unprintable} of them): use Print on this page

@@ -122,7 +122,7 @@ export function RecordScreen({ opened }: { opened: BatchAnswer }) {
         >
           As a file
         </a>
-        <LogNotice state={log.state} onAgain={log.again} />
+        <LogNotice log={log} />
       </footer>
     </div>
   );

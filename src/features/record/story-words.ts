@@ -119,6 +119,24 @@ export function tellItem(item: StoryItem, { names, method }: CookedBatch): Told 
           isTrouble: true,
         },
       );
+    case 'toldLate':
+      return told(
+        'More work came in after the end',
+        item.added.length > 0
+          ? `A tablet had been out of reach. ${listed(item.added)} went in: print the labels anew.`
+          : 'A tablet had been out of reach. The record was made anew.',
+        '',
+        { isTrouble: item.added.length > 0 },
+      );
+    case 'unclear':
+      return told(
+        'An entry that this version cannot read',
+        `It is kept, and counts for nothing (${item.reason}).`,
+        '',
+        {
+          isTrouble: true,
+        },
+      );
     case 'photo':
       return told(item.shows || 'A photo');
     case 'over':

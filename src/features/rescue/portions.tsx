@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import type { RingRead } from '@/core/learn/ring-residual';
 import { compositionVector } from '@/core/matter/components';
+import { roundToScale } from '@/core/matter/scale-rounding';
 import { roleOfRow } from '@/core/method/row-role';
 import { SEEN } from '@/core/rescue/belief';
 import type { Sign } from '@/core/rescue/signs';
@@ -15,7 +16,6 @@ import { AdditiveTable } from './additive-table';
 import { FoldBack } from './fold-back';
 import { useRescue } from './use-rescue';
 
-const tenth = (grams: number) => Math.round(grams * 10) / 10;
 /** Causes less likely than this are not told. */
 const WORTH_TELLING = 0.12;
 /** From here on a difference of warmth is the first thing to mend, °C. */
@@ -114,13 +114,13 @@ export function Portions({
         ) : next?.kind === 'add' && ingredient ? (
           <>
             <p className="text-[24px] leading-tight">
-              Stir in <strong className="read">{weight(tenth(next.grams))}</strong> of {ingredient.name}
+              Stir in <strong className="read">{weight(roundToScale(next.grams))}</strong> of {ingredient.name}
               {howWords(when, isSpirit)}, with a whisk, from the middle.
             </p>
             {isSpirit && <p className="mt-1">{CAUTION_WORDS.spirit}</p>}
             <p className="mt-1 text-mute">
-              About {weight(tenth(next.inAll))} in all, as it looks now; the rest is decided by what you see after this
-              portion. The chance that it is right already is {percent(next.chance)}.
+              About {weight(roundToScale(next.inAll))} in all, as it looks now; the rest is decided by what you see
+              after this portion. The chance that it is right already is {percent(next.chance)}.
               {rescue.ring && ` The ring is taken into account.`}
             </p>
             <InHand ingredient={ingredient} wantedG={next.inAll} />
@@ -138,7 +138,7 @@ export function Portions({
                 className="min-h-16 px-8 text-[20px]"
                 onClick={() => {
                   rescue.put(next.grams);
-                  onPut(ingredient, tenth(next.grams));
+                  onPut(ingredient, roundToScale(next.grams));
                 }}
               >
                 It is in
@@ -168,7 +168,7 @@ export function Portions({
             {rescue.putIn.map(({ ingredient: each, grams }, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: portions stand in the order they went in; two may be alike
               <li key={i}>
-                {each.name} <span className="read">{weight(tenth(grams))}</span>
+                {each.name} <span className="read">{weight(roundToScale(grams))}</span>
               </li>
             ))}
           </ul>

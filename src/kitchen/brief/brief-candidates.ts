@@ -5,6 +5,7 @@ import { startingPoints } from '@/core/brief/starting-points';
 import { type Formula, finishedComponents } from '@/core/formula/formula';
 import type { KitchenKnowledge } from '@/core/learn/kitchen';
 import { partOf } from '@/core/matter/component-vector';
+import { roundToScale } from '@/core/matter/scale-rounding';
 import { predictFormula } from '@/core/predict/predict-formula';
 import { isFreeOf } from '@/core/swap/restrictions';
 import type { BatchSize } from '@/core/yields/batch-size';
@@ -94,10 +95,10 @@ export function ownCandidates(
     );
     const lines = rows.map((line, i) => {
       const factor = (scaled.grams[i] ?? line.grams) / line.grams;
-      const limit = (grams: number | undefined) => (grams === undefined ? undefined : tenth(grams * factor));
+      const limit = (grams: number | undefined) => (grams === undefined ? undefined : roundToScale(grams * factor));
       return {
         ...line,
-        grams: tenth(scaled.grams[i] ?? line.grams),
+        grams: roundToScale(scaled.grams[i] ?? line.grams),
         minGrams: limit(line.minGrams),
         maxGrams: limit(line.maxGrams),
       };
@@ -105,7 +106,7 @@ export function ownCandidates(
     const water = larder.get('water');
     const withWater =
       scaled.extraWaterG >= 0.5 && water
-        ? [...lines, { ingredient: 'water', grams: tenth(scaled.extraWaterG), locked: false }]
+        ? [...lines, { ingredient: 'water', grams: roundToScale(scaled.extraWaterG), locked: false }]
         : lines;
     const formula = {
       ...resolveFormula({ ...file, lines: withWater }, larder),
@@ -128,8 +129,6 @@ export function ownCandidates(
   return { candidates: candidates.sort((a, b) => Number(b.of.id === pinned) - Number(a.of.id === pinned)), leftOut };
 }
 
-const tenth = (grams: number) => Math.round(grams * 10) / 10;
-
 /** Families built from the larder for these gates. */
 export function familyCandidates({ brief }: Asked, { targets, size }: BriefPlan, shelf: Shelf) {
   const { points, missing } = startingPoints(brief, targets, shelf.ingredients, size);
@@ -138,7 +137,7 @@ export function familyCandidates({ brief }: Asked, { targets, size }: BriefPlan,
     const factor = own.weighedG / size.weighedG;
     const formula: Formula = {
       ...asBuilt,
-      lines: asBuilt.lines.map((line) => ({ ...line, grams: tenth(line.grams * factor) })),
+      lines: asBuilt.lines.map((line) => ({ ...line, grams: roundToScale(line.grams * factor) })),
       evaporationG: own.evaporationG,
       process: processHere(
         asBuilt.process,

@@ -26,5 +26,5 @@ export async function tellBatch(
   events: readonly Told[],
 ): Promise<z.output<typeof logAnswerSchema>> {
   const { logAnswerSchema: schema } = await import('@/formats/batch');
-  return schema.parse(await askServer(`/api/batches/${id}/events`, 'POST', { after, events }));
+  return schema.parse(await askServer(`/api/batches/${id}/events`, 'POST', { after, events, sentMs: Date.now() }));
 }

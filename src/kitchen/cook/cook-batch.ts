@@ -45,3 +45,25 @@ export function cookedBatch(frozen: FrozenBatch, replanned?: ReadonlyMap<number,
   if (!method) throw new RangeError('this batch has no method');
   return { ...opened, method };
 }
+
+/** Whether a method can still be followed with rows wanted in other amounts. */
+export function takesReplans(frozen: FrozenBatch, replanned: ReadonlyMap<number, number>): boolean {
+  try {
+    return openedPan(frozen, replanned).method !== undefined;
+  } catch {
+    return false;
+  }
+}
+
+/**
+ * A batch as it is cooked now. Amounts with which no method can be followed are left as they were planned: what was written down before they were
+ * looked at must not hide the batch.
+ */
+export function cookedNow(frozen: FrozenBatch, replanned: ReadonlyMap<number, number>): CookedBatch {
+  if (replanned.size === 0 || takesReplans(frozen, replanned)) return cookedBatch(frozen, replanned);
+  const taken = [...replanned].reduce((known, [row, grams]) => {
+    const more = new Map(known).set(row, grams);
+    return takesReplans(frozen, more) ? more : known;
+  }, new Map<number, number>());
+  return cookedBatch(frozen, taken);
+}

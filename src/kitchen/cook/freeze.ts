@@ -1,4 +1,5 @@
 import type { KitchenKnowledge } from '@/core/learn/kitchen';
+import { roundToScale } from '@/core/matter/scale-rounding';
 import type { FrozenBatch } from '@/formats/batch';
 import type { FormulaFile } from '@/formats/formula-file';
 import { processHere } from '@/formats/process-here';
@@ -6,8 +7,6 @@ import { resolveFormula } from '@/formats/resolve-formula';
 import { itemOf, type Larder } from '../known-item';
 import { fileSteps } from '../method/file-steps';
 import { kitchenOf, workMethod } from '../method/work-method';
-
-const tenth = (grams: number) => Math.round(grams * 10) / 10;
 
 /** A formula with all it is made of in the file itself: a larder that changes later changes nothing here. */
 function selfContained(file: FormulaFile, larder: Larder): FormulaFile {
@@ -57,7 +56,7 @@ export function freezeBatch(
   { times, stove, kitchenC }: Pick<FrozenBatch, 'stove' | 'kitchenC'> & { readonly times: number },
 ): FrozenBatch | undefined {
   if (file.lines.some(({ ingredient }) => itemOf(file, larder, ingredient) === undefined)) return undefined;
-  const lines = file.lines.map((line) => ({ ...line, grams: tenth(line.grams * times) }));
+  const lines = file.lines.map((line) => ({ ...line, grams: roundToScale(line.grams * times) }));
   const scaled = inKitchen(selfContained({ ...file, lines }, larder), larder.pours);
   const worked = workMethod(scaled, resolveFormula(scaled, new Map()).lines, kitchenOf(scaled, kitchenC, stove));
   if (!worked) return undefined;

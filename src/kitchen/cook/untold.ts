@@ -1,7 +1,8 @@
-import { type Told, toldSchema } from '@/formats/batch';
+import { type RefusedEvent, type Told, toldSchema } from '@/formats/batch';
 import { byWhom } from './by-whom';
 
 const place = (batch: string) => `dark-pour:untold:${batch}`;
+const asidePlace = (batch: string) => `dark-pour:set-aside:${batch}`;
 
 /** Letters that make an event or a tablet this one. */
 export function newKey(): string {
@@ -29,13 +30,61 @@ export const toldNow = (what: Told['what']): Told => ({
   what,
 });
 
-/** What this tablet has not yet been acknowledged: it outlives a reload and a tablet that goes dark. */
-export function untold(batch: string): Told[] {
+/** A list this tablet keeps; what of it cannot be read is left out. */
+function keptList<T>(at: string, read: (each: unknown) => T | undefined): T[] {
   try {
-    const kept: unknown = JSON.parse(localStorage.getItem(place(batch)) ?? '[]');
-    return Array.isArray(kept) ? kept.flatMap((each) => toldSchema.safeParse(each).data ?? []) : [];
+    const kept: unknown = JSON.parse(localStorage.getItem(at) ?? '[]');
+    return Array.isArray(kept) ? kept.flatMap((each) => read(each) ?? []) : [];
   } catch {
     return [];
+  }
+}
+
+/** What this tablet has not yet been acknowledged: it outlives a reload and a tablet that goes dark. */
+export const untold = (batch: string): Told[] => keptList(place(batch), (each) => toldSchema.safeParse(each).data);
+
+/** An event the batch does not take, with the reason: it is not told again, and shown until a cook has read it. */
+export interface SetAside {
+  readonly told: Told;
+  readonly message: string;
+}
+
+export const setAside = (batch: string): SetAside[] =>
+  keptList(asidePlace(batch), (each) => {
+    const { told, message } = each as { told?: unknown; message?: unknown };
+    const read = toldSchema.safeParse(told);
+    return read.success && typeof message === 'string' ? { told: read.data, message } : undefined;
+  });
+
+/**
+ * Keeps what was refused, with the reasons, beside what was before.
+ *
+ * @returns all that is set aside of the batch
+ */
+export function keepSetAside(
+  batch: string,
+  sent: readonly Told[],
+  refused: readonly RefusedEvent[],
+): readonly SetAside[] {
+  const more = refused.flatMap(({ key, message }): SetAside[] => {
+    const told = sent.find((each) => each.key === key);
+    return told ? [{ told, message }] : [];
+  });
+  const all = [...setAside(batch), ...more];
+  try {
+    if (more.length > 0) localStorage.setItem(asidePlace(batch), JSON.stringify(all));
+  } catch {
+    // No room: it is shown for as long as this page is open.
+  }
+  return all;
+}
+
+/** A cook has read what was set aside. */
+export function letGoOfSetAside(batch: string): void {
+  try {
+    localStorage.removeItem(asidePlace(batch));
+  } catch {
+    // Storage barred: nothing was kept.
   }
 }
 

@@ -1,10 +1,19 @@
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { BatchAnswer, BatchEvent, Happening, Told } from '@/formats/batch';
+import type { BatchAnswer, BatchEvent, Happening, RefusedEvent, Told } from '@/formats/batch';
 import { messageOf } from '@/formats/message-of';
 import { RefusedError } from '../client/ask-server';
 import { tellBatch } from '../client/batches';
 import { useChanges } from '../use-changes';
-import { keepUntold, together, toldNow, untold } from './untold';
+import {
+  keepSetAside,
+  keepUntold,
+  letGoOfSetAside,
+  type SetAside,
+  setAside,
+  together,
+  toldNow,
+  untold,
+} from './untold';
 
 const AGAIN_MS = 3_000;
 /** Events that are told in one go. */
@@ -43,10 +52,17 @@ function merged(known: readonly BatchEvent[], more: readonly BatchEvent[]): read
 /** An event that is told and not yet acknowledged, with the server's time as this tablet reckons it. */
 type Waiting = Told & { readonly serverMs: number };
 
+/** What an earlier page could not tell; this tablet's clock says how long ago it was. */
+const recalled = (id: string, nowMs: number, startedMs: number): readonly Waiting[] =>
+  untold(id).map((told) => {
+    const agoMs = Math.max(Date.now() - told.tabletMs, 0);
+    return { ...told, serverMs: Math.max(nowMs - agoMs, startedMs) };
+  });
+
 const plain = ({ serverMs: _, ...told }: Waiting): Told => told;
 
 /** Whether the server will never take it. */
-const isRefused = (error: unknown) => error instanceof RefusedError && [404, 409, 422].includes(error.status);
+const isRefused = (error: unknown) => error instanceof RefusedError && [400, 404, 409, 413, 422].includes(error.status);
 
 /** The log with what is on its way, as it will stand. */
 function withWaiting(events: readonly BatchEvent[], waiting: readonly Waiting[]): readonly BatchEvent[] {
@@ -56,22 +72,29 @@ function withWaiting(events: readonly BatchEvent[], waiting: readonly Waiting[])
   return own.length > 0 ? [...events, ...own] : events;
 }
 
-/**
- * The log of a batch on this tablet: what is told is kept here at once and shown, sent until it is acknowledged, and what others tell is heard as it
- * happens.
- */
-export function useBatchLog({ head: { id }, events: opened, nowMs }: BatchAnswer) {
-  const [events, setEvents] = useState<readonly BatchEvent[]>(opened);
-  const [waiting, setWaiting] = useState<readonly Waiting[]>([]);
-  const [state, setState] = useState<LogState>({ kind: 'kept' });
-  const clock = useServerClock(nowMs);
-  const known = useRef(events);
-  const mine = useRef<readonly Waiting[]>([]);
-  const isSending = useRef(false);
-  const retry = useRef<ReturnType<typeof setTimeout>>(undefined);
+/** What the batch did not take of what this tablet told, until a cook has read it. */
+function useSetAside(id: string) {
+  const [aside, setHere] = useState<readonly SetAside[]>([]);
+  useEffect(() => setHere(setAside(id)), [id]);
+  const refuse = useCallback(
+    (sent: readonly Told[], refused: readonly RefusedEvent[]) => {
+      if (refused.length > 0) setHere(keepSetAside(id, sent, refused));
+    },
+    [id],
+  );
+  const letGo = useCallback(() => {
+    letGoOfSetAside(id);
+    setHere([]);
+  }, [id]);
+  return { aside, refuse, letGo };
+}
 
+/** What this page has told and nobody has acknowledged: shown at once, and kept on the tablet. */
+function useOutbox(id: string) {
+  const [waiting, setWaiting] = useState<readonly Waiting[]>([]);
+  const mine = useRef<readonly Waiting[]>([]);
   const hold = useCallback(
-    (next: typeof mine.current, acknowledged?: ReadonlySet<string>) => {
+    (next: readonly Waiting[], acknowledged?: ReadonlySet<string>) => {
       mine.current = next;
       setWaiting(next);
       return keepUntold(id, next.map(plain), acknowledged);
@@ -79,7 +102,27 @@ export function useBatchLog({ head: { id }, events: opened, nowMs }: BatchAnswer
     [id],
   );
 
+  return { waiting, mine, hold };
+}
+
+/**
+ * The log of a batch on this tablet: what is told is kept here at once and shown, sent until it is acknowledged, and what others tell is heard as it
+ * happens.
+ */
+export function useBatchLog({ head: { id, startedMs }, events: opened, nowMs }: BatchAnswer) {
+  const [events, setEvents] = useState<readonly BatchEvent[]>(opened);
+  const { waiting, mine, hold } = useOutbox(id);
+  const [state, setState] = useState<LogState>({ kind: 'kept' });
+  const { aside, refuse, letGo } = useSetAside(id);
+  const clock = useServerClock(nowMs);
+  const known = useRef(events);
+  const isSending = useRef(false);
+  /** somebody told something while this was sending */
+  const isMissing = useRef(false);
+  const retry = useRef<ReturnType<typeof setTimeout>>(undefined);
+
   const send = useCallback(async () => {
+    isMissing.current = isSending.current;
     if (isSending.current) return;
     isSending.current = true;
     clearTimeout(retry.current);
@@ -91,11 +134,12 @@ export function useBatchLog({ head: { id }, events: opened, nowMs }: BatchAnswer
       clock.set(answer.nowMs);
       known.current = merged(known.current, answer.events);
       setEvents(known.current);
+      refuse(sent, answer.refused);
       const isTold = new Set(sent.map(({ key }) => key));
       const rest = mine.current.filter(({ key }) => !isTold.has(key));
       hold(rest, isTold);
-      isMore = mine.current.length > 0;
-      setState({ kind: isMore ? 'telling' : 'kept' });
+      isMore = mine.current.length > 0 || isMissing.current;
+      setState({ kind: mine.current.length > 0 ? 'telling' : 'kept' });
     } catch (error) {
       setState({ kind: 'waiting', message: messageOf(error), isKeptHere: hold(mine.current) });
       if (!isRefused(error)) retry.current = setTimeout(() => void send(), AGAIN_MS);
@@ -104,15 +148,14 @@ export function useBatchLog({ head: { id }, events: opened, nowMs }: BatchAnswer
     }
     // What was told meanwhile goes next.
     if (isMore) void send();
-  }, [id, clock, hold]);
+  }, [id, clock, mine, hold, refuse]);
 
   useEffect(() => {
     // What an earlier page of this tablet could not tell, and what happened since this page was drawn.
-    mine.current = untold(id).map((told) => ({ ...told, serverMs: clock.now() }));
-    setWaiting(mine.current);
+    hold(recalled(id, clock.now(), startedMs));
     void send();
     return () => clearTimeout(retry.current);
-  }, [id, send, clock]);
+  }, [id, send, hold, clock, startedMs]);
   useChanges((change) => {
     if (change.what === 'batch' && change.id === id) void send();
   });
@@ -123,9 +166,9 @@ export function useBatchLog({ head: { id }, events: opened, nowMs }: BatchAnswer
       setState((before) => (before.kind === 'waiting' ? before : { kind: 'telling' }));
       void send();
     },
-    [hold, send, clock],
+    [mine, hold, send, clock],
   );
 
   const all = useMemo(() => withWaiting(events, waiting), [events, waiting]);
-  return { events: all, state, tell, now: clock.now, again: () => void send() };
+  return { events: all, state, aside, letGo, tell, now: clock.now, again: () => void send() };
 }

@@ -1,7 +1,6 @@
+import { roundToScale } from '@/core/matter/scale-rounding';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { PutIn } from './rescue';
-
-const tenth = (grams: number) => Math.round(grams * 10) / 10;
 
 /**
  * A formula with what a rescue put in, in the proportion of the pan it was put into: on the row of the same ingredient where there is one, else
@@ -15,10 +14,10 @@ export function withPutIn(file: FormulaFile, putIn: readonly PutIn[], wholeG: nu
   const times = fileG / Math.max(wholeG - addedG, 1e-9);
   const lines = [...file.lines];
   for (const { ingredient, grams } of putIn) {
-    const more = tenth(grams * times);
+    const more = roundToScale(grams * times);
     const at = lines.findIndex((line) => line.ingredient === ingredient.id);
     const line = lines[at];
-    if (line) lines[at] = { ...line, grams: tenth(line.grams + more) };
+    if (line) lines[at] = { ...line, grams: roundToScale(line.grams + more) };
     else lines.push({ ingredient: ingredient.id, grams: more, locked: false });
   }
   return { ...file, lines };

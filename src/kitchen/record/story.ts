@@ -1,6 +1,6 @@
 import { nth } from '@/core/nth';
 import type { BatchEvent, CheckKind } from '@/formats/batch';
-import { type BatchState, weighedKey } from '@/formats/batch-state';
+import { type BatchState, inTime, weighedKey } from '@/formats/batch-state';
 import type { FileTest } from '@/formats/kitchen-test';
 import type { KeptPhoto } from '@/formats/photo';
 import type { CookedBatch } from '../cook/cook-batch';
@@ -30,6 +30,9 @@ export type StoryItem = { readonly ms: number } & (
   | { readonly kind: 'note'; readonly text: string }
   | { readonly kind: 'photo'; readonly photo: KeptPhoto; readonly shows: string }
   | { readonly kind: 'finishedAgain'; readonly grams: number }
+  /** work that was done before the end and told after it */
+  | { readonly kind: 'toldLate'; readonly added: readonly string[] }
+  | { readonly kind: 'unclear'; readonly reason: string }
   | { readonly kind: 'over'; readonly how: 'finished' | 'abandoned' }
 );
 
@@ -38,7 +41,7 @@ const WORTH_TELLING = 0.01;
 
 /** All that was weighed, told once, when the last of it was in. */
 function weighing({ method, formula }: CookedBatch, state: BatchState, events: readonly BatchEvent[]): StoryItem[] {
-  const last = events.findLast(({ what: { kind } }) => kind === 'weigh');
+  const last = inTime(events).findLast(({ what: { kind } }) => kind === 'weigh');
   if (!last) return [];
   const off: { row: number; grams: number }[] = [];
   let grams = 0;
@@ -75,9 +78,18 @@ function steps({ method }: CookedBatch, state: BatchState): StoryItem[] {
   });
 }
 
+/** What was told late, once each time it was. */
+function toldLate(state: BatchState): StoryItem[] {
+  const times = [...new Set(state.toldLate.map(({ heardMs }) => heardMs))];
+  return times.map((ms) => ({
+    kind: 'toldLate',
+    ms,
+    added: state.toldLate.flatMap(({ heardMs, what }) => (heardMs === ms && what.kind === 'add' ? [what.name] : [])),
+  }));
+}
+
 /** The story of a batch, in the order it happened. */
 export function storyOf(cooked: CookedBatch, state: BatchState, events: readonly BatchEvent[]): readonly StoryItem[] {
-  const over = events.find(({ what: { kind } }) => kind === 'finish' || kind === 'abandon');
   const items: StoryItem[] = [
     ...weighing(cooked, state, events),
     ...steps(cooked, state),
@@ -91,7 +103,9 @@ export function storyOf(cooked: CookedBatch, state: BatchState, events: readonly
     ...state.notes.map(({ ms, text }): StoryItem => ({ kind: 'note', ms, text })),
     ...state.finishedAgain.map(({ ms, grams }): StoryItem => ({ kind: 'finishedAgain', ms, grams })),
     ...state.photos.map(({ ms, photo, shows }): StoryItem => ({ kind: 'photo', ms, photo, shows })),
-    ...(over && state.over ? [{ kind: 'over', ms: over.serverMs, how: state.over } as const] : []),
+    ...toldLate(state),
+    ...state.unclear.map(({ ms, reason }): StoryItem => ({ kind: 'unclear', ms, reason })),
+    ...(state.over && state.overMs !== undefined ? [{ kind: 'over', ms: state.overMs, how: state.over } as const] : []),
   ];
   return items.sort((a, b) => a.ms - b.ms);
 }

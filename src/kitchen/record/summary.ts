@@ -36,7 +36,6 @@ export function summarise(
   const opened = openedPan(frozen);
   const state = foldBatch(opened.method?.followed.length ?? 0, head.startedMs, events);
   const pan = panNow(opened, state);
-  const over = events.find(({ what: { kind } }) => kind === 'finish' || kind === 'abandon');
   const asWeighed = opened.formula.lines.map((line, row) => ({ ...line, grams: pan.rows[row] ?? 0 }));
   const names = [...new Set(events.flatMap(({ by }) => (by ? [by] : [])))];
   const said = [
@@ -46,7 +45,7 @@ export function summarise(
   ];
   return {
     summarisedSeq: state.seq,
-    overMs: over?.serverMs ?? head.startedMs,
+    overMs: state.overMs ?? head.startedMs,
     madeBy: names.join(', ') || null,
     hasLanded: state.hasLanded ?? null,
     isRescued: state.added.length > 0,

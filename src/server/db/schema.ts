@@ -180,9 +180,11 @@ export const batchEvents = pgTable(
     tablet: text().notNull(),
     /** who worked at that tablet */
     madeBy: text('made_by'),
-    /** ms since 1970: the tablet's clock, and the server's */
+    /** ms since 1970 when it happened: on the tablet's clock, and on the server's */
     tabletMs: bigint('tablet_ms', { mode: 'number' }).notNull(),
     serverMs: bigint('server_ms', { mode: 'number' }).notNull(),
+    /** when the server heard of it, where that was later */
+    heardMs: bigint('heard_ms', { mode: 'number' }),
     what: jsonb().$type<Happening>().notNull(),
   },
   (table) => [

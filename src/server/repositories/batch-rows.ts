@@ -1,11 +1,13 @@
 import { and, asc, eq, gt } from 'drizzle-orm';
 import {
+  type BatchAnswer,
   type BatchEvent,
   type BatchHead,
-  batchEventSchema,
   type FrozenBatch,
   frozenBatchSchema,
+  happeningSchema,
 } from '@/formats/batch';
+import { thinReadings } from '@/kitchen/cook/thin-readings';
 import type { Database } from '../db/query-builder';
 import { batchEvents, batches } from '../db/schema';
 import { readStored } from './stored-value';
@@ -34,14 +36,38 @@ export async function findBatch(
   return { head: toHead({ id, ...rest }), frozen: readStored(frozenBatchSchema, frozen, `Batch ${row.number}`) };
 }
 
-/** Events of a batch from one on. */
+type EventRow = typeof batchEvents.$inferSelect;
+
+/** An event as it was told; one this version cannot read says so and never stops the others. */
+function toEvent({ batchId: _, madeBy, heardMs, what, ...row }: EventRow): BatchEvent {
+  const read = happeningSchema.safeParse(what);
+  const [issue] = read.error?.issues ?? [];
+  return {
+    ...row,
+    ...(madeBy === null ? {} : { by: madeBy }),
+    ...(heardMs === null ? {} : { heardMs }),
+    what: read.success ? read.data : { kind: 'unclear', reason: `${issue?.path.join('.')} ${issue?.message}`.trim() },
+  };
+}
+
+/** Events of a batch from one on, in the order the server heard of them. */
 export async function eventsAfter(db: Pick<Database, 'select'>, batchId: string, after: number): Promise<BatchEvent[]> {
   const rows = await db
     .select()
     .from(batchEvents)
     .where(and(eq(batchEvents.batchId, batchId), gt(batchEvents.seq, after)))
     .orderBy(asc(batchEvents.seq));
-  return rows.map(({ madeBy, ...row }) =>
-    readStored(batchEventSchema, { ...row, by: madeBy ?? undefined }, `Event ${row.seq} of this batch`),
+  return rows.map(toEvent);
+}
+
+/** A batch as a page opens it: with its log, and what time it is on its clock, which never goes backwards. */
+export async function openBatch(db: Pick<Database, 'select'>, id: string): Promise<BatchAnswer | undefined> {
+  const found = await findBatch(db, id);
+  if (!found) return undefined;
+  const events = await eventsAfter(db, id, 0);
+  const nowMs = events.reduce(
+    (last, { serverMs }) => Math.max(last, serverMs),
+    Math.max(Date.now(), found.head.startedMs),
   );
+  return { ...found, events: thinReadings(events), nowMs };
 }

@@ -45,7 +45,7 @@ function bytesOf(from: z.output<typeof restoreSchema>['from']): Buffer {
 /** Says what a backup would change here, or puts it in the place of all there is; what was there is kept first. */
 export async function POST(request: Request) {
   return answering(async () => {
-    const { from, preview } = await readJson(request, restoreSchema, LARGEST_REQUEST_BYTES);
+    const { from, preview } = await readJson(request, restoreSchema, { mostBytes: LARGEST_REQUEST_BYTES });
     const open = await sharedDatabase();
     try {
       const whole = await unpackBackup(bytesOf(from), knownSchemas());

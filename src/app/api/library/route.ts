@@ -21,7 +21,9 @@ export async function GET() {
  */
 export async function POST(request: Request) {
   return answering(async () => {
-    const { formulas, kept, ingredients, take } = await readJson(request, libraryRequestSchema, LARGEST_LIBRARY_BYTES);
+    const { formulas, kept, ingredients, take } = await readJson(request, libraryRequestSchema, {
+      mostBytes: LARGEST_LIBRARY_BYTES,
+    });
     const { db } = await sharedDatabase();
     const library = { formulas, kept, ingredients };
     if (kept && !take) {

@@ -2,7 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { CookScreen } from '@/features/cook/cook-screen';
 import { sharedDatabase } from '@/server/db/database';
-import { eventsAfter, findBatch } from '@/server/repositories/batch-rows';
+import { findBatch, openBatch } from '@/server/repositories/batch-rows';
 
 export const dynamic = 'force-dynamic';
 
@@ -17,7 +17,7 @@ export async function generateMetadata({ params }: Props): Promise<Metadata> {
 export default async function BatchPage({ params }: Props) {
   const { id } = await params;
   const { db } = await sharedDatabase();
-  const found = await findBatch(db, id);
-  if (!found) notFound();
-  return <CookScreen key={id} opened={{ ...found, events: await eventsAfter(db, id, 0), nowMs: Date.now() }} />;
+  const opened = await openBatch(db, id);
+  if (!opened) notFound();
+  return <CookScreen key={id} opened={opened} />;
 }

@@ -18,7 +18,7 @@ const planSchema = z.object({
  */
 export async function POST(request: Request) {
   return answering(async () => {
-    const plan = await readJson(request, planSchema, LARGEST_IMPORT_BYTES);
+    const plan = await readJson(request, planSchema, { mostBytes: LARGEST_IMPORT_BYTES });
     const { db } = await sharedDatabase();
     const encoder = new TextEncoder();
     const lines = new ReadableStream<Uint8Array>({

@@ -1,0 +1,1 @@
+ALTER TABLE "batch_events" ADD COLUMN "heard_ms" bigint;
