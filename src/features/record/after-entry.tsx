@@ -7,6 +7,7 @@ import { choiceOf } from '@/ui/choice-of';
 import { EntryForm } from '@/ui/entry-form';
 import { inlinePlain } from '@/ui/inline-rules';
 import { NumberField } from '@/ui/number-field';
+import { useTyped } from '@/ui/use-typed';
 
 const GRAMS = { least: 0, most: MOST_GRAMS, unit: 'g', units: { g: 1, kg: 1000 }, example: '512' };
 const FATE_WORDS = { putAway: 'put away', reheated: 'warmed again', thrown: 'thrown away' } as const;
@@ -27,7 +28,7 @@ function Entry({
   isReady: boolean;
   onGrams: (grams: number) => void;
 }) {
-  const [grams, setGrams] = useState<number | undefined>();
+  const [grams, setGrams] = useTyped<number | undefined>(label, undefined);
   const [made, setMade] = useState(0);
   const tell = () => {
     if (grams === undefined || !isReady) return;
@@ -57,9 +58,9 @@ function Entry({
 
 /** What is written down once it is off the stove: how it went, what came of it, and a word. */
 export function AfterEntry({ hasLanded, tell }: { hasLanded: boolean | undefined; tell: (what: Happening) => void }) {
-  const [use, setUse] = useState('');
-  const [fate, setFate] = useState<(typeof LEFTOVER_FATES)[number]>('putAway');
-  const [note, setNote] = useState('');
+  const [use, setUse] = useTyped('use', '');
+  const [fate, setFate] = useTyped<(typeof LEFTOVER_FATES)[number]>('fate', 'putAway', LEFTOVER_FATES);
+  const [note, setNote] = useTyped('note', '');
   const keepNote = () => {
     if (!note.trim()) return;
     tell({ kind: 'note', text: note.trim() });

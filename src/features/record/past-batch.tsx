@@ -59,7 +59,7 @@ export function PastBatch({
     </>
   );
   return (
-    <Sheet title="Write a batch down" onClose={onClose} asksFirst footer={press}>
+    <Sheet title="Write a batch down" onClose={onClose} footer={press}>
       <EntryForm className="grid grid-cols-1 gap-x-4 gap-y-3 p-5 sm:grid-cols-2" onEntry={() => void write()}>
         <PastFields past={past} names={formula ? [formula] : all.names} nowMs={nowMs} />
         <div className="self-end">

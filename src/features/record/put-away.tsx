@@ -12,6 +12,7 @@ import { EntryForm } from '@/ui/entry-form';
 import { inlinePlain, inlineRules } from '@/ui/inline-rules';
 import { KeepingList } from '@/ui/keeping-list';
 import { NumberField } from '@/ui/number-field';
+import { useTyped } from '@/ui/use-typed';
 
 const BOX = 'h-11 w-full min-w-0 rounded-lg border border-rule bg-field px-2';
 const COUNT = inlineRules([1, 1000], '', '3');
@@ -31,8 +32,8 @@ export function PutAway({
   keeping: Keeping | undefined;
   tell: (what: Happening) => void;
 }) {
-  const [draft, setDraft] = useState({ container: 'jar', count: 1, place: 'fridge', useBy: '' });
-  const [grams, setGrams] = useState<number | undefined>();
+  const [draft, setDraft] = useTyped('put away', { container: 'jar', count: 1, place: 'fridge', useBy: '' });
+  const [grams, setGrams] = useTyped<number | undefined>('grams put away', undefined);
   const [made, setMade] = useState(0);
   const [fault, setFault] = useState<string | undefined>();
   const say = (change: Partial<typeof draft>) => setDraft({ ...draft, ...change });

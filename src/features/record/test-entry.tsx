@@ -12,9 +12,12 @@ import { percent } from '@/ui/format';
 import { inlinePlain } from '@/ui/inline-rules';
 import { NumberField } from '@/ui/number-field';
 import { TestPicture } from '@/ui/test-picture';
+import { useTyped } from '@/ui/use-typed';
 import { TEST_FIELDS, type TestDraft, testOf } from './test-fields';
 
 const BOX = 'h-11 min-w-0 rounded-lg border border-rule bg-field px-2';
+
+const NO_READING: TestDraft = { seconds: '30' };
 
 /** A kitchen test chosen, shown and typed in; one far off all that is believed is asked about first. */
 export function TestEntry({
@@ -27,8 +30,8 @@ export function TestEntry({
   knowledge: KnowledgeAnswer | undefined;
   onTest: (test: FileTest) => void;
 }) {
-  const [kind, setKind] = useState<TestKind>('ring');
-  const [draft, setDraft] = useState<TestDraft>({ seconds: '30' });
+  const [kind, setKind] = useTyped<TestKind>('test', 'ring', keysOf(TEST_WORDS));
+  const [draft, setDraft] = useTyped<TestDraft>('reading', NO_READING);
   const [asked, setAsked] = useState<FileTest | undefined>();
   const [fault, setFault] = useState<string | undefined>();
   /** tests told so far: fields begin anew after each */
@@ -36,7 +39,7 @@ export function TestEntry({
   const test = testOf(kind, draft);
   const take = (sure: FileTest) => {
     onTest(sure);
-    setDraft({ seconds: '30' });
+    setDraft(NO_READING);
     setMade(made + 1);
     setAsked(undefined);
     setFault(undefined);
@@ -62,7 +65,7 @@ export function TestEntry({
         value={kind}
         onChange={(event) => {
           setKind(keysOf(TEST_WORDS).find((each) => each === event.target.value) ?? kind);
-          setDraft({ seconds: '30' });
+          setDraft(NO_READING);
           setAsked(undefined);
         }}
       >

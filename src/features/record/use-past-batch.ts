@@ -7,6 +7,7 @@ import { writePast } from '@/kitchen/client/book';
 import { byWhom } from '@/kitchen/cook/by-whom';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { useStove } from '@/ui/use-stove';
+import { useTyped } from '@/ui/use-typed';
 
 /** Noon: a batch whose hour nobody remembers stands in the middle of its day. */
 const NOON_H = 12;
@@ -19,7 +20,7 @@ function momentOf(day: string, nowMs: number): number {
 }
 
 /** What is remembered of a batch. */
-export interface PastDraft {
+export type PastDraft = {
   readonly formulaId: string;
   readonly day: string;
   readonly times: number;
@@ -29,7 +30,7 @@ export interface PastDraft {
   readonly use: string;
   readonly went: '' | 'yes' | 'no';
   readonly note: string;
-}
+};
 
 /** What happened, as far as it is remembered. */
 function happened({ inBowl, pouredC, ringMm, use, went, note }: PastDraft): Happening[] {
@@ -50,14 +51,8 @@ export function usePastBatch(formulaId: string, nowMs: number) {
   const router = useRouter();
   const [kitchenC] = useKitchenTemperature();
   const { panCm, powerW, hob, microwaveW, altitudeM, dampPercent } = useStove();
-  const [draft, setDraft] = useState<PastDraft>({
-    formulaId,
-    day: dayOf(nowMs),
-    times: 1,
-    use: '',
-    went: '',
-    note: '',
-  });
+  const usual: PastDraft = { formulaId, day: dayOf(nowMs), times: 1, use: '', went: '', note: '' };
+  const [draft, setDraft] = useTyped<PastDraft>('past batch', usual);
   const [isBusy, setBusy] = useState(false);
   const [fault, setFault] = useState<string | undefined>();
   const write = async () => {
@@ -75,6 +70,7 @@ export function usePastBatch(formulaId: string, nowMs: number) {
       const stove = { panCm, powerW, hob, microwaveW, altitudeM, dampPercent };
       const about = { formulaId: draft.formulaId, times: draft.times, stove, kitchenC, by: byWhom() };
       const id = await writePast({ ...about, madeMs: momentOf(draft.day, nowMs), happened: happened(draft) });
+      setDraft(usual);
       router.push(`/batches/${id}/record`);
     } catch (error) {
       setFault(messageOf(error));

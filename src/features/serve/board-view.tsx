@@ -1,10 +1,10 @@
-import { useState } from 'react';
 import { keysOf } from '@/core/keys-of';
 import { holdWarm } from '@/core/pan/hold-warm';
 import { type BoardItem, CUT_LAST, type Dipped, dippingBoard, FRYING } from '@/core/serve/dipping-board';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { duration } from '@/ui/duration';
 import { celsius, weight } from '@/ui/format';
+import { useTyped } from '@/ui/use-typed';
 import { Amount, AskedAnswered, Fact } from './asked';
 import { Contains } from './contains';
 import type { Serving } from './use-serving';
@@ -21,8 +21,8 @@ const USUAL: Readonly<Record<Dipped, number>> = { crisp: 3, salty: 2, fruit: 5, 
 
 /** A board to dip from: pieces, sauce, how long it may stand, what is cut last. */
 export function BoardView({ serving }: { serving: Serving }) {
-  const [guests, setGuests] = useState(12);
-  const [each, setEach] = useState<Record<Dipped, number>>({ ...USUAL });
+  const [guests, setGuests] = useTyped('guests', 12);
+  const [each, setEach] = useTyped('pieces', USUAL);
   const { method, pour, batchG } = serving;
   const items: BoardItem[] = keysOf(each).flatMap((kind) => (each[kind] > 0 ? [{ kind, piecesEach: each[kind] }] : []));
   const need = dippingBoard(guests, items);

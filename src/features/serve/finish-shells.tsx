@@ -1,6 +1,6 @@
-import { useState } from 'react';
 import { shellFill } from '@/core/serve/finishing';
 import { celsius, millimetres, weight } from '@/ui/format';
+import { useTyped } from '@/ui/use-typed';
 import { Amount, Fact } from './asked';
 import type { Serving } from './use-serving';
 
@@ -9,7 +9,7 @@ const SHELL_MOST_C = { dark: 29, milk: 27 } as const;
 
 /** Moulded shells: what goes in, how warm, how high, and the cap. */
 export function Shells({ serving: { prediction, batchG, pour } }: { serving: Serving }) {
-  const [size, setSize] = useState({ acrossMm: 30, deepMm: 18, shellMm: 1.5, capMm: 2 });
+  const [size, setSize] = useTyped('shell', { acrossMm: 30, deepMm: 18, shellMm: 1.5, capMm: 2 });
   const say = (change: Partial<typeof size>) => setSize({ ...size, ...change });
   const { grams, levelMm } = shellFill(size.acrossMm, size.deepMm, size.shellMm, size.capMm, prediction.densityKgM3);
   return (

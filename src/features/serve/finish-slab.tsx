@@ -1,10 +1,11 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { coolingTime } from '@/core/pan/cooling-time';
 import { stillMaterial } from '@/core/pan/still';
 import { framedSlab } from '@/core/serve/finishing';
 import { COOLING_PLACES } from '@/core/set/cooling';
 import { duration } from '@/ui/duration';
 import { celsius, weight } from '@/ui/format';
+import { useTyped } from '@/ui/use-typed';
 import { Amount, Fact } from './asked';
 import type { Serving } from './use-serving';
 
@@ -13,7 +14,7 @@ const CUTS_C = 14;
 
 /** A frame: what it takes, how it is cut, and when its middle is there. */
 export function Slab({ serving: { prediction, batchG, pour } }: { serving: Serving }) {
-  const [frame, setFrame] = useState({ lengthCm: 20, widthCm: 15, depthMm: 10, cutCm: 2.5 });
+  const [frame, setFrame] = useTyped('slab', { lengthCm: 20, widthCm: 15, depthMm: 10, cutCm: 2.5 });
   const { holdsG, along, across, cuts, eachG, trimG } = framedSlab(frame, prediction.densityKgM3);
   const say = (change: Partial<typeof frame>) => setFrame({ ...frame, ...change });
   const coldH = useMemo(() => {

@@ -1,9 +1,9 @@
-import { useState } from 'react';
 import { yieldToStand } from '@/core/flow/piping';
 import { HANDS, softAt, staysFirmHours } from '@/core/serve/staying-firm';
 import { swirlVolume } from '@/core/yields/surfaces';
 import { duration } from '@/ui/duration';
 import { celsius, weight } from '@/ui/format';
+import { useTyped } from '@/ui/use-typed';
 import { Amount, Fact } from './asked';
 import type { Serving } from './use-serving';
 
@@ -13,7 +13,7 @@ const BENCH_C = 18;
 
 /** Piped swirls: how many, how many bags, and how long a bag lasts in warm hands. */
 export function Swirls({ serving: { prediction, batchG } }: { serving: Serving }) {
-  const [size, setSize] = useState({ acrossCm: 3.5, highCm: 3 });
+  const [size, setSize] = useTyped('swirl', { acrossCm: 3.5, highCm: 3 });
   const gramsEach = (swirlVolume(size.acrossCm, size.highCm) * prediction.densityKgM3) / 1000;
   const needsPa = yieldToStand(10 * size.highCm, prediction.densityKgM3);
   const softC = softAt(prediction.batch, BENCH_C, needsPa);

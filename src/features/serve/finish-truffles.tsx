@@ -1,9 +1,10 @@
-import { useState } from 'react';
+import { keysOf } from '@/core/keys-of';
 import { COATING_ORDER, COATINGS, type Coating, rolledPieces } from '@/core/serve/finishing';
 import { ballRadiusM, HANDS, softAt, staysFirmHours } from '@/core/serve/staying-firm';
 import { COOLING_PLACES } from '@/core/set/cooling';
 import { duration } from '@/ui/duration';
 import { celsius, listed, weight } from '@/ui/format';
+import { useTyped } from '@/ui/use-typed';
 import { Amount, Choice, Fact } from './asked';
 import type { Serving } from './use-serving';
 
@@ -20,8 +21,8 @@ const ROLLS_PA = 1500;
 
 /** Truffles: how many, in which order, and how long a tray stays rollable. */
 export function Truffles({ serving: { prediction, batchG, kitchenC } }: { serving: Serving }) {
-  const [eachG, setEachG] = useState(12);
-  const [coating, setCoating] = useState<Coating>('cocoa');
+  const [eachG, setEachG] = useTyped('truffle', 12);
+  const [coating, setCoating] = useTyped<Coating>('coating', 'cocoa', keysOf(COATING_WORDS));
   const { pieces, leftG, coatingG } = rolledPieces(batchG, eachG, coating);
   const body = { shape: 'sphere', lengthM: ballRadiusM(eachG, prediction.densityKgM3) } as const;
   const softC = softAt(prediction.batch, FRIDGE_C, ROLLS_PA);

@@ -1,12 +1,12 @@
-import { useState } from 'react';
 import { overrun, WHIPPED } from '@/core/serve/finishing';
 import { celsius, percent, weight } from '@/ui/format';
+import { useTyped } from '@/ui/use-typed';
 import { Amount, Fact } from './asked';
 import type { Serving } from './use-serving';
 
 /** Whipped ganache: chilled first, whipped until a cup says stop. */
 export function Whipped({ serving: { prediction, batchG } }: { serving: Serving }) {
-  const [cups, setCups] = useState({ beforeG: 250, afterG: 150 });
+  const [cups, setCups] = useTyped('cups', { beforeG: 250, afterG: 150 });
   const reached = overrun(cups.beforeG, cups.afterG);
   const volumeMl = (batchG / prediction.densityKgM3) * 1000 * (1 + Math.max(reached, 0));
   return (

@@ -1,8 +1,8 @@
-import { useState } from 'react';
 import { keysOf } from '@/core/keys-of';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { celsius } from '@/ui/format';
 import { KITCHEN_RULES } from '@/ui/use-kitchen-temperature';
+import { useTyped } from '@/ui/use-typed';
 import { Amount, AskedAnswered, Choice } from './asked';
 import { Shells } from './finish-shells';
 import { Slab } from './finish-slab';
@@ -30,7 +30,7 @@ const PARTS: Readonly<Record<Finish, (props: { serving: Serving }) => React.Reac
 
 /** What becomes of it once it has set: rolled, cut, piped, filled or whipped. */
 export function FinishingView({ serving }: { serving: Serving }) {
-  const [finish, setFinish] = useState<Finish>(keysOf(WORDS)[0] ?? 'truffles');
+  const [finish, setFinish] = useTyped<Finish>('finish', keysOf(WORDS)[0] ?? 'truffles', keysOf(WORDS));
   const Part = PARTS[finish];
   return (
     <AskedAnswered

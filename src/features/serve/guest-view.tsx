@@ -1,4 +1,3 @@
-import { useState } from 'react';
 import { LABEL_SCHOOLS, type LabelSchool, nutritionPanel } from '@/core/label/nutrition-schools';
 import { nutrition } from '@/core/matter/nutrition';
 import { allergenWords } from '@/kitchen/words/allergen-sentences';
@@ -6,6 +5,7 @@ import { CAUTION_WORDS, panCautions } from '@/kitchen/words/cautions';
 import { Button } from '@/ui/button';
 import { weight } from '@/ui/format';
 import { fixed } from '@/ui/settings/numerals';
+import { useTyped } from '@/ui/use-typed';
 import { Amount, AskedAnswered, Choice } from './asked';
 import type { Serving } from './use-serving';
 
@@ -20,8 +20,8 @@ const TOLD_PERCENT = 0.1;
 
 /** What a guest may ask: allergens, alcohol, vegan, polyols, and nutrition of the portion as it is plated. */
 export function GuestView({ serving }: { serving: Serving }) {
-  const [portionG, setPortionG] = useState(30);
-  const [school, setSchool] = useState<LabelSchool>(LABEL_SCHOOLS[0]);
+  const [portionG, setPortionG] = useTyped('guest portion', 30);
+  const [school, setSchool] = useTyped<LabelSchool>('school', LABEL_SCHOOLS[0], LABEL_SCHOOLS);
   const { prediction, contents, file } = serving;
   const allergens = allergenWords(contents);
   const panel = nutritionPanel(nutrition(prediction.components), portionG, school);

@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react';
+import { keysOf } from '@/core/keys-of';
 import { type FilledKind, fillJars, fillWindow } from '@/core/serve/jars';
 import { dayOf } from '@/formats/day';
 import { messageOf } from '@/formats/message-of';
@@ -8,6 +9,7 @@ import { CONTAINER_WORDS } from '@/kitchen/words/keeping-words';
 import { Button } from '@/ui/button';
 import { celsius, weight } from '@/ui/format';
 import { KITCHEN_RULES } from '@/ui/use-kitchen-temperature';
+import { useTyped } from '@/ui/use-typed';
 import { Amount, AskedAnswered, Choice, Fact } from './asked';
 import { JarCooling } from './jar-cooling';
 import type { Serving } from './use-serving';
@@ -16,8 +18,8 @@ const KIND_WORDS = { jar: 'jars', tub: 'tubs' } as const;
 
 /** Jars and tubs: how many of which size, how warm they are filled and lidded, and onto the shelf with them. */
 export function JarsView({ serving }: { serving: Serving }) {
-  const [kind, setKind] = useState<keyof typeof KIND_WORDS>('jar');
-  const [asked, setAsked] = useState({ largeMl: 250, smallMl: 100, most: 100, headspace: 8 });
+  const [kind, setKind] = useTyped<keyof typeof KIND_WORDS>('jar kind', 'jar', keysOf(KIND_WORDS));
+  const [asked, setAsked] = useTyped('jars', { largeMl: 250, smallMl: 100, most: 100, headspace: 8 });
   const { prediction, batchG, kitchenC, setKitchenC, file } = serving;
   const say = (change: Partial<typeof asked>) => setAsked({ ...asked, ...change });
   const warm = useMemo(() => fillWindow(prediction.batch, kitchenC), [prediction.batch, kitchenC]);

@@ -1,9 +1,11 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import { keysOf } from '@/core/keys-of';
 import { type PlatePattern, plateGuide } from '@/core/serve/plate-guides';
 import { pourWindow } from '@/core/serve/pour-window';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { Button } from '@/ui/button';
 import { celsius, millimetres, significant, weight } from '@/ui/format';
+import { useTyped } from '@/ui/use-typed';
 import { Amount, AskedAnswered, Choice, Fact } from './asked';
 import { Contains } from './contains';
 import { PlateDrawing } from './plate-drawing';
@@ -46,10 +48,10 @@ const ORDER: Readonly<Record<PlatePattern, readonly string[]>> = {
 
 /** A plate drawn to scale: how much of what, in which order, how warm. */
 export function PlateView({ id, serving }: { id: string; serving: Serving }) {
-  const [pattern, setPattern] = useState<PlatePattern>('hearts');
-  const [shape, setShape] = useState<keyof typeof SHAPE_WORDS>('round');
-  const [asked, setAsked] = useState({ flatCm: 18, depthMm: 2, drawnMm: 9 });
-  const [seed, setSeed] = useState(1);
+  const [pattern, setPattern] = useTyped<PlatePattern>('pattern', 'hearts', keysOf(PATTERN_WORDS));
+  const [shape, setShape] = useTyped<keyof typeof SHAPE_WORDS>('shape', 'round', keysOf(SHAPE_WORDS));
+  const [asked, setAsked] = useTyped('plate', { flatCm: 18, depthMm: 2, drawnMm: 9 });
+  const [seed, setSeed] = useTyped('which swirl', 1);
   const { prediction, pour, batchG } = serving;
   const second = useSecondSauce(id, Math.min(pour.temperatureC, 35));
   const warm = useMemo(() => pourWindow(prediction.batch, pour.temperatureC), [prediction.batch, pour.temperatureC]);

@@ -1,7 +1,8 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { reheatAdvice } from '@/kitchen/label/reheat-advice';
 import { duration } from '@/ui/duration';
 import { celsius, weight } from '@/ui/format';
+import { useTyped } from '@/ui/use-typed';
 import { Amount } from './asked';
 import type { Serving } from './use-serving';
 
@@ -14,7 +15,7 @@ function burstWords(bursts: readonly number[]): string {
 
 /** How much of it is brought to its pour again, from the fridge: bursts, and the splash. */
 export function Reheat({ serving: { formula, method, batchG } }: { serving: Serving }) {
-  const [grams, setGrams] = useState(Math.min(Math.round(batchG), 300));
+  const [grams, setGrams] = useTyped('reheated', Math.min(Math.round(batchG), 300));
   const advice = useMemo(() => method && reheatAdvice({ formula, method }, grams, 'fridge'), [formula, method, grams]);
   if (!advice) return null;
   const seconds = advice.bursts.reduce((sum, each) => sum + each, 0);

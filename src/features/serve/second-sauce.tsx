@@ -7,11 +7,12 @@ import { useFormulaNames } from '@/kitchen/client/use-formula-names';
 import { weight } from '@/ui/format';
 import { usePours } from '@/ui/pours/pours-provider';
 import { fixed } from '@/ui/settings/numerals';
+import { useTyped } from '@/ui/use-typed';
 
 /** Chooses a second sauce; it is held against the first at the plate's temperature as soon as it is chosen. */
 export function useSecondSauce(first: string, at: number) {
   const all = useFormulaNames();
-  const [chosen, setChosen] = useState('');
+  const [chosen, setChosen] = useTyped('second sauce', '');
   const [answer, setAnswer] = useState<DrawWithAnswer | undefined>();
   const [fault, setFault] = useState<string | undefined>();
   const { isKitchen } = usePours();

@@ -2,12 +2,14 @@
 
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
+import { keysOf } from '@/core/keys-of';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { weight } from '@/ui/format';
 import { PoursSwitch } from '@/ui/pours/pours-switch';
 import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
+import { useTyped } from '@/ui/use-typed';
 import { BoardView } from './board-view';
 import { FinishingView } from './finishing-view';
 import { GuestView } from './guest-view';
@@ -50,7 +52,7 @@ function Shown({
 /** To the table: plates, boards, jars, finishing, taste, and what a guest asks. */
 export function ServeScreen({ id, file, variants, ingredients }: ServeProps) {
   const serving = useServing(file, ingredients);
-  const [view, setView] = useState<View>('plate');
+  const [view, setView] = useTyped<View>('view', 'plate', keysOf(VIEWS));
   // Tells when the page listens.
   const [ready, setReady] = useState(false);
   useEffect(() => setReady(true), []);

@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { nth } from '@/core/nth';
 import { predictFormula } from '@/core/predict/predict-formula';
 import { moreOf, spiceHeat, tiresAt } from '@/core/serve/eating';
@@ -6,6 +6,7 @@ import type { FormulaFile } from '@/formats/formula-file';
 import { itemOf } from '@/kitchen/known-item';
 import { keyed, knownPan } from '@/kitchen/known-pan';
 import { percent, significant, weight } from '@/ui/format';
+import { useTyped } from '@/ui/use-typed';
 import { Amount, AskedAnswered, Fact } from './asked';
 import { TasteMap } from './taste-map';
 import type { Serving } from './use-serving';
@@ -16,8 +17,8 @@ const CHALKY = 0.3;
 
 /** Sweetness against cocoa, where it tires, what ten grams more of a row do, and how hot a spice makes it. */
 export function TasteView({ serving, variants }: { serving: Serving; variants: readonly FormulaFile[] }) {
-  const [portionG, setPortionG] = useState(30);
-  const [spiceG, setSpiceG] = useState(0);
+  const [portionG, setPortionG] = useTyped('portion', 30);
+  const [spiceG, setSpiceG] = useTyped('spice', 0);
   const { prediction, batchG, file, larder } = serving;
   const tires = tiresAt(prediction.taste.sweetness);
   const stands = useMemo(
