@@ -1,6 +1,7 @@
 import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { LookingNotice } from '@/ui/looking-notice';
 import { NOTES_EARLY_CHOICES } from '@/ui/notes-early-choices';
 import { PoursProvider } from '@/ui/pours/pours-provider';
 import { SettingsProvider } from '@/ui/settings/settings-provider';
@@ -33,6 +34,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
       <body>
         <SettingsProvider settings={await kitchenSettings()}>
           <PoursProvider knowledge={await kitchenPours()}>{children}</PoursProvider>
+          <LookingNotice />
         </SettingsProvider>
       </body>
     </html>

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { batchHeadSchema, happeningSchema, newBatchSchema } from './batch';
+import { momentMsSchema } from './kept-number';
 
 /** A batch that is over, as its line in the book. */
 export const bookRowSchema = batchHeadSchema.extend({
@@ -16,7 +17,7 @@ export type BookRow = z.output<typeof bookRowSchema>;
 /** Which batches are asked for. */
 export const LANDED = ['yes', 'no', 'unsaid'] as const;
 export const BOOK_PAGE = 100;
-const ms = z.coerce.number().int().min(0).max(8.64e15);
+const ms = z.coerce.number().pipe(momentMsSchema);
 
 export const bookQuerySchema = z.object({
   search: z.string().trim().max(120).optional(),
@@ -50,7 +51,7 @@ const PAST_KINDS = new Set(['temperature', 'ring', 'poured', 'note', 'verdict', 
 /** A batch that was made without being followed, written down afterwards. */
 export const pastBatchSchema = newBatchSchema.extend({
   /** when it was made, ms since 1970 */
-  madeMs: z.number().int().min(0).max(8.64e15),
+  madeMs: momentMsSchema,
   by: z.string().trim().max(60).optional(),
   happened: z
     .array(happeningSchema.refine(({ kind }) => PAST_KINDS.has(kind), { error: 'cannot be written down afterwards' }))

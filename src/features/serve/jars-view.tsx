@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { keysOf } from '@/core/keys-of';
 import { type FilledKind, fillJars, fillWindow } from '@/core/serve/jars';
 import { dayOf } from '@/formats/day';
@@ -98,20 +98,18 @@ function OntoShelf({
 }) {
   const [told, setTold] = useState<{ text: string; isBad: boolean } | undefined>();
   const [busy, setBusy] = useState(false);
+  /** kinds that stand there already, where a later one failed */
+  const standing = useRef(new Set<number>());
   const put = async () => {
     setBusy(true);
     try {
-      for (const { count, eachG } of filled) {
-        if (count === 0) continue;
-        await putAway({
-          name,
-          container: kind,
-          count,
-          grams: count * eachG,
-          place: 'fridge',
-          madeOn: dayOf(Date.now()),
-        });
+      for (const [i, { count, eachG }] of filled.entries()) {
+        if (count === 0 || standing.current.has(i)) continue;
+        const grams = count * eachG;
+        await putAway({ name, container: kind, count, grams, place: 'fridge', madeOn: dayOf(Date.now()) });
+        standing.current.add(i);
       }
+      standing.current.clear();
       setTold({ text: 'They stand on the shelf, in the fridge, made today. Set their use-by there.', isBad: false });
     } catch (error) {
       setTold({ text: messageOf(error), isBad: true });

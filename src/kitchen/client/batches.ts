@@ -7,11 +7,11 @@ import {
   runningSchema,
   type Told,
 } from '@/formats/batch';
-import { askServer } from './ask-server';
+import { askOnce, askServer } from './ask-server';
 
 /** Begins a batch of a formula. */
 export async function beginBatch(asked: z.input<typeof newBatchSchema>): Promise<string> {
-  return begunSchema.parse(await askServer('/api/batches', 'POST', asked)).id;
+  return begunSchema.parse(await askOnce('/api/batches', 'POST', asked)).id;
 }
 
 /** The batches that are not over, the last begun first. */

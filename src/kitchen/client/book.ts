@@ -1,7 +1,7 @@
 import type { z } from 'zod';
 import { begunSchema } from '@/formats/batch';
 import { type BookAnswer, type BookQuery, bookAnswerSchema, type pastBatchSchema } from '@/formats/book';
-import { askServer } from './ask-server';
+import { askOnce, askServer } from './ask-server';
 
 /** A question of the book as an address writes it; what is not asked stands nowhere. */
 export function bookParams(query: Partial<BookQuery>): URLSearchParams {
@@ -16,5 +16,5 @@ export async function fetchBook(query: Partial<BookQuery>): Promise<BookAnswer> 
 
 /** Writes a batch of another day down. */
 export async function writePast(asked: z.input<typeof pastBatchSchema>): Promise<string> {
-  return begunSchema.parse(await askServer('/api/book/past', 'POST', asked)).id;
+  return begunSchema.parse(await askOnce('/api/book/past', 'POST', asked)).id;
 }

@@ -1,9 +1,9 @@
 import type { StoredTask } from '@/formats/day';
-import { askServer } from './ask-server';
+import { askOnce, askServer } from './ask-server';
 
 /** Puts a formula on a day. */
 export async function putOnDay(day: string, formulaId: string, readyMinutes: number): Promise<void> {
-  await askServer(`/api/days/${day}`, 'POST', { formulaId, readyMinutes });
+  await askOnce(`/api/days/${day}`, 'POST', { formulaId, readyMinutes });
 }
 
 /** Gives some of what is on a day another time. */
@@ -12,5 +12,5 @@ export async function moveOnDay(day: string, tasks: readonly Pick<StoredTask, 'i
 }
 
 export async function takeOffDay(day: string, task: string): Promise<void> {
-  await askServer(`/api/days/${day}/${task}`, 'DELETE');
+  await askOnce(`/api/days/${day}/${task}`, 'DELETE');
 }

@@ -7,7 +7,7 @@ import {
   storedFormulaSchema,
   variantsSchema,
 } from '@/formats/server-answers';
-import { askServer, RefusedError } from './ask-server';
+import { askOnce, askServer, RefusedError } from './ask-server';
 
 /** One formula. */
 export async function fetchFormula(id: string): Promise<StoredFormula> {
@@ -25,7 +25,7 @@ export async function listNames(): Promise<Named[]> {
  * @param baseId makes it a variant of that one
  */
 export async function createFormula(formula: FormulaFileInput, baseId?: string): Promise<string> {
-  return createdSchema.parse(await askServer('/api/formulas', 'POST', { formula, baseId })).id;
+  return createdSchema.parse(await askOnce('/api/formulas', 'POST', { formula, baseId })).id;
 }
 
 /** Keeps a copy of a formula under a name of its own and returns its id. */
@@ -59,7 +59,7 @@ export async function archiveFormula(id: string, archived: boolean): Promise<voi
 }
 
 export async function deleteFormula(id: string): Promise<void> {
-  await askServer(`/api/formulas/${id}`, 'DELETE');
+  await askOnce(`/api/formulas/${id}`, 'DELETE');
 }
 
 export async function restoreFormula(id: string): Promise<void> {

@@ -1,6 +1,6 @@
 import type { Ingredient } from '@/formats/ingredient';
 import { keptIngredientSchema, type Named, usesSchema } from '@/formats/server-answers';
-import { askServer } from './ask-server';
+import { askOnce, askServer } from './ask-server';
 
 /** The formulas that use an ingredient, by name. */
 export async function fetchUses(id: string): Promise<readonly Named[]> {
@@ -9,15 +9,15 @@ export async function fetchUses(id: string): Promise<readonly Named[]> {
 
 /** Adds an ingredient of the kitchen's own and returns it as kept. */
 export async function addIngredient(ingredient: Ingredient): Promise<Ingredient> {
-  return keptIngredientSchema.parse(await askServer('/api/larder', 'POST', { ingredient })).ingredient;
+  return keptIngredientSchema.parse(await askOnce('/api/larder', 'POST', { ingredient })).ingredient;
 }
 
 /** Changes an ingredient over the revision it was opened at. */
 export async function saveIngredient(ingredient: Ingredient, revision: number): Promise<void> {
-  await askServer(`/api/larder/${encodeURIComponent(ingredient.id)}`, 'PUT', { revision, ingredient });
+  await askOnce(`/api/larder/${encodeURIComponent(ingredient.id)}`, 'PUT', { revision, ingredient });
 }
 
 /** Takes an ingredient of the kitchen's own out. */
 export async function removeIngredient(id: string): Promise<void> {
-  await askServer(`/api/larder/${encodeURIComponent(id)}`, 'DELETE');
+  await askOnce(`/api/larder/${encodeURIComponent(id)}`, 'DELETE');
 }

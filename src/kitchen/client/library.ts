@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { LibraryFile, TAKES } from '@/formats/library-file';
 import { type Added, addedSchema } from '@/formats/server-answers';
 import type { FormulaSummary } from '../formula-summary';
-import { askServer } from './ask-server';
+import { askOnce, askServer } from './ask-server';
 
 const summariesSchema = z.object({ formulas: z.array(z.custom<FormulaSummary>((each) => each instanceof Object)) });
 
@@ -19,5 +19,5 @@ export async function fetchSummaries(): Promise<readonly FormulaSummary[]> {
  * @returns their ids; or what of them is here already, where nobody said yet what to do with those
  */
 export async function keepLibrary(library: LibraryFile, take?: Take): Promise<Added> {
-  return addedSchema.parse(await askServer('/api/library', 'POST', { ...library, take }));
+  return addedSchema.parse(await askOnce('/api/library', 'POST', { ...library, take }));
 }

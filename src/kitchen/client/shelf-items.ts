@@ -1,6 +1,6 @@
 import type { z } from 'zod';
 import { type putAwaySchema, type ShelfItem, shelfAnswerSchema, type Take } from '@/formats/shelf';
-import { askServer } from './ask-server';
+import { askOnce, askServer } from './ask-server';
 
 /** What stands on the shelf, the oldest first. */
 export async function fetchShelf(): Promise<readonly ShelfItem[]> {
@@ -9,10 +9,10 @@ export async function fetchShelf(): Promise<readonly ShelfItem[]> {
 
 /** Puts something away. */
 export async function putAway(item: z.input<typeof putAwaySchema>): Promise<void> {
-  await askServer('/api/shelf', 'POST', item);
+  await askOnce('/api/shelf', 'POST', item);
 }
 
 /** Takes some of it: used, or thrown away. */
 export async function takeFromShelf(id: string, take: Take): Promise<void> {
-  await askServer(`/api/shelf/${encodeURIComponent(id)}`, 'POST', take);
+  await askOnce(`/api/shelf/${encodeURIComponent(id)}`, 'POST', take);
 }

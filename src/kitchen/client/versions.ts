@@ -1,6 +1,6 @@
 import type { FormulaFile } from '@/formats/formula-file';
 import { type StoredVersion, versionsSchema } from '@/formats/server-answers';
-import { askServer } from './ask-server';
+import { askOnce, askServer } from './ask-server';
 
 /** The versions of a formula, the newest first. */
 export async function listVersions(id: string): Promise<StoredVersion[]> {
@@ -9,7 +9,7 @@ export async function listVersions(id: string): Promise<StoredVersion[]> {
 
 /** Keeps a state of the formula under a name. */
 export async function addVersion(id: string, name: string, note: string, formula: FormulaFile): Promise<void> {
-  await askServer(`/api/formulas/${id}/versions`, 'POST', { name, note, formula });
+  await askOnce(`/api/formulas/${id}/versions`, 'POST', { name, note, formula });
 }
 
 /** Lets a version go. */

@@ -1,6 +1,7 @@
 import type { OpenDatabase } from '../db/database';
 import { forTheLog } from '../db/trouble-of';
 import { dropPhotos, mirrorPhotos } from '../photos/photo-folder';
+import { forgetAnswered } from '../repositories/answered-writes';
 import { shownPhotos } from '../repositories/batch-photos';
 import { forgetDeleted } from '../repositories/formulas';
 import { backupsFolder, hasDaily, keepDaily, listKept } from './kept-backups';
@@ -51,6 +52,7 @@ export function backUpDaily(folder: string, database: () => Promise<OpenDatabase
       const open = await database();
       await backUpToday(folder, open, new Date());
       await forgetLongDeleted(folder, open, new Date());
+      await forgetAnswered(open.db, new Date());
       await forgetPhotos(folder, open, new Date());
     } catch (error) {
       process.stderr.write(

@@ -1,6 +1,7 @@
 import { sql } from 'drizzle-orm';
 import { BACKUP_TABLES, type Backup, type BackupRow, type BackupTable, type TableChange } from '@/formats/backup-file';
 import type { Database } from '../db/query-builder';
+import { answeredWrites } from '../db/schema';
 import { KEYS } from './readable-rows';
 
 /** All tables as they were when the first was read. */
@@ -66,6 +67,8 @@ async function columnsOf(db: Pick<Database, 'execute'>, table: BackupTable): Pro
 export async function restoreBackup(db: Database, backup: Backup): Promise<void> {
   await db.transaction(async (tx) => {
     for (const table of BACKUP_TABLES.toReversed()) await tx.execute(sql`delete from ${sql.identifier(table)}`);
+    // What was answered about rows that are gone is not answered again.
+    await tx.delete(answeredWrites);
     for (const table of BACKUP_TABLES) {
       const known = await columnsOf(tx, table);
       const rows = backup.tables[table];

@@ -270,3 +270,16 @@ export const formulaVersions = pgTable(
     index('formula_versions_formula').on(table.formulaId, table.createdAt),
   ],
 );
+
+/** Writes that were answered, by the key their tablet made for them: told again, they are answered the same and done once. */
+export const answeredWrites = pgTable(
+  'answered_writes',
+  {
+    key: text().primaryKey(),
+    /** hash of what was asked: a key is good for one thing */
+    asked: text().notNull(),
+    answer: json().$type<unknown>().notNull(),
+    at: timestamp({ withTimezone: true }).notNull(),
+  },
+  (table) => [index('answered_writes_at').on(table.at)],
+);

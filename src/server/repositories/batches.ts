@@ -1,31 +1,25 @@
 import { randomUUID } from 'node:crypto';
-import { and, desc, eq, max } from 'drizzle-orm';
+import { and, desc, eq, max, sql } from 'drizzle-orm';
 import type { BatchHead, FrozenBatch } from '@/formats/batch';
 import type { Database } from '../db/query-builder';
 import { batches } from '../db/schema';
 import { HEAD, toHead } from './batch-rows';
 
-/** Times a number is asked for again where another tablet began a batch at the same moment. */
-const MOST_TRIES = 5;
-
-/** Begins a batch; its number is the kitchen's next. */
+/** Begins a batch; its number is the kitchen's next, however many are begun at once. */
 export async function beginBatch(
   db: Database,
   formulaId: string,
   frozen: FrozenBatch,
   now: Date,
 ): Promise<Pick<BatchHead, 'id' | 'number'>> {
-  for (let left = MOST_TRIES; ; left--) {
-    const [last] = await db.select({ number: max(batches.number) }).from(batches);
-    const row = { id: randomUUID(), number: (last?.number ?? 0) + 1, formulaId, name: frozen.file.name };
-    const begun = await db
-      .insert(batches)
-      .values({ ...row, frozen, state: 'running', startedAt: now })
-      .onConflictDoNothing({ target: batches.number })
-      .returning({ id: batches.id, number: batches.number });
-    if (begun[0]) return begun[0];
-    if (left <= 1) throw new Error('every number was taken at the same moment');
-  }
+  return db.transaction(async (tx) => {
+    await tx.execute(sql`select pg_advisory_xact_lock(hashtext('batch numbers'))`);
+    const [last] = await tx.select({ number: max(batches.number) }).from(batches);
+    const begun = { id: randomUUID(), number: (last?.number ?? 0) + 1 };
+    const row = { ...begun, formulaId, name: frozen.file.name, frozen, startedAt: now };
+    await tx.insert(batches).values({ ...row, state: 'running' });
+    return begun;
+  });
 }
 
 /** Batches that are not over, the last begun first. */

@@ -28,33 +28,27 @@ export async function writePastBatch(
   db: Database,
   { formulaId, frozen, madeAt, by, log }: PastBatch,
 ): Promise<Pick<BatchHead, 'id' | 'number'>> {
-  const begun = await beginBatch(db, formulaId, frozen, madeAt);
-  const { id } = begun;
-  const state = log.some(({ what: { kind } }) => kind === 'abandon') ? 'abandoned' : 'finished';
-  try {
-    await db.transaction(async (tx) => {
-      await tx.insert(batchEvents).values(
-        log.map(({ ms, what }, i) => ({
-          batchId: id,
-          seq: i + 1,
-          key: randomUUID(),
-          tablet: 'book',
-          madeBy: by ?? null,
-          tabletMs: ms,
-          serverMs: ms,
-          what,
-        })),
-      );
-      await tx.update(batches).set({ state }).where(eq(batches.id, id));
-      await writeSummary(tx, id);
-      await writeTests(tx, id);
-    });
-  } catch (error) {
-    // A batch without its log would run for ever.
-    await db.delete(batches).where(eq(batches.id, id));
-    throw error;
-  }
-  return begun;
+  return db.transaction(async (tx) => {
+    const begun = await beginBatch(tx, formulaId, frozen, madeAt);
+    const { id } = begun;
+    const state = log.some(({ what: { kind } }) => kind === 'abandon') ? 'abandoned' : 'finished';
+    await tx.insert(batchEvents).values(
+      log.map(({ ms, what }, i) => ({
+        batchId: id,
+        seq: i + 1,
+        key: randomUUID(),
+        tablet: 'book',
+        madeBy: by ?? null,
+        tabletMs: ms,
+        serverMs: ms,
+        what,
+      })),
+    );
+    await tx.update(batches).set({ state }).where(eq(batches.id, id));
+    await writeSummary(tx, id);
+    await writeTests(tx, id);
+    return begun;
+  });
 }
 
 /** A batch of which only some things are remembered: all its steps done, without times of their own. */

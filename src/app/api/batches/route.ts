@@ -3,6 +3,7 @@ import { newBatchSchema } from '@/formats/batch';
 import { announce } from '@/server/changes/changes';
 import { sharedDatabase } from '@/server/db/database';
 import { freezeFormula } from '@/server/freeze-formula';
+import { keyedWrite } from '@/server/keyed-write';
 import { answering, readJson } from '@/server/read-request';
 import { beginBatch, runningBatches } from '@/server/repositories/batches';
 
@@ -18,9 +19,9 @@ export async function GET() {
 export async function POST(request: Request) {
   return answering(async () => {
     const asked = await readJson(request, newBatchSchema);
-    const { db } = await sharedDatabase();
-    const frozen = await freezeFormula(db, asked);
-    const begun = await beginBatch(db, asked.formulaId, frozen, new Date());
+    const begun = await keyedWrite(request, asked, async (tx) =>
+      beginBatch(tx, asked.formulaId, await freezeFormula(tx, asked), new Date()),
+    );
     announce({ what: 'batch', id: begun.id });
     return NextResponse.json(begun, { status: 201 });
   });

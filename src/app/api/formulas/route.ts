@@ -2,6 +2,7 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { formulaFileSchema } from '@/formats/formula-file';
 import { sharedDatabase } from '@/server/db/database';
+import { keyedWrite } from '@/server/keyed-write';
 import { answering, readJson } from '@/server/read-request';
 import { listFormulas } from '@/server/repositories/formula-list';
 import { createFormula } from '@/server/repositories/formulas';
@@ -19,8 +20,9 @@ export async function GET() {
 /** Keeps a new formula; with a base, as a variant of it. */
 export async function POST(request: Request) {
   return answering(async () => {
-    const { formula, baseId } = await readJson(request, createSchema);
-    const { db } = await sharedDatabase();
-    return NextResponse.json(await createFormula(db, formula, new Date(), baseId), { status: 201 });
+    const asked = await readJson(request, createSchema);
+    const { formula, baseId } = asked;
+    const kept = await keyedWrite(request, asked, (tx) => createFormula(tx, formula, new Date(), baseId));
+    return NextResponse.json(kept, { status: 201 });
   });
 }

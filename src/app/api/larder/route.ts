@@ -3,6 +3,7 @@ import { z } from 'zod';
 import { ingredientSchema } from '@/formats/ingredient';
 import { writeLarderCsv } from '@/formats/larder-csv-writing';
 import { sharedDatabase } from '@/server/db/database';
+import { keyedWrite } from '@/server/keyed-write';
 import { kept } from '@/server/larder-answers';
 import { answering, readJson } from '@/server/read-request';
 import { addIngredient, listIngredients } from '@/server/repositories/larder';
@@ -25,8 +26,7 @@ export async function GET() {
 /** Adds an ingredient of the kitchen's own. */
 export async function POST(request: Request) {
   return answering(async () => {
-    const { ingredient } = await readJson(request, addSchema);
-    const { db } = await sharedDatabase();
-    return kept(await addIngredient(db, ingredient), 201);
+    const asked = await readJson(request, addSchema);
+    return kept(await keyedWrite(request, asked, (tx) => addIngredient(tx, asked.ingredient)), 201);
   });
 }

@@ -2,6 +2,7 @@ import { NextResponse } from 'next/server';
 import { LARGEST_LIBRARY_BYTES } from '@/formats/formula-file';
 import { libraryRequestSchema, writeLibrary } from '@/formats/library-file';
 import { sharedDatabase } from '@/server/db/database';
+import { keyedWrite } from '@/server/keyed-write';
 import { answering, readJson } from '@/server/read-request';
 import { addLibrary, compareLibrary, wholeLibrary } from '@/server/repositories/library';
 
@@ -21,15 +22,17 @@ export async function GET() {
  */
 export async function POST(request: Request) {
   return answering(async () => {
-    const { formulas, kept, ingredients, take } = await readJson(request, libraryRequestSchema, {
+    const asked = await readJson(request, libraryRequestSchema, {
       mostBytes: LARGEST_LIBRARY_BYTES,
     });
     const { db } = await sharedDatabase();
+    const { formulas, kept, ingredients, take } = asked;
     const library = { formulas, kept, ingredients };
     if (kept && !take) {
       const here = await compareLibrary(db, library);
       if (here.absent < formulas.length) return NextResponse.json({ here });
     }
-    return NextResponse.json({ ids: await addLibrary(db, library, take ?? 'new', new Date()) }, { status: 201 });
+    const ids = await keyedWrite(request, asked, (tx) => addLibrary(tx, library, take ?? 'new', new Date()));
+    return NextResponse.json({ ids }, { status: 201 });
   });
 }

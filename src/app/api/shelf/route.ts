@@ -2,6 +2,7 @@ import { NextResponse } from 'next/server';
 import { putAwaySchema } from '@/formats/shelf';
 import { announce } from '@/server/changes/changes';
 import { sharedDatabase } from '@/server/db/database';
+import { keyedWrite } from '@/server/keyed-write';
 import { answering, RequestError, readJson } from '@/server/read-request';
 import { listShelf, putAway } from '@/server/repositories/shelf';
 
@@ -25,8 +26,7 @@ export async function POST(request: Request) {
         { path: 'madeOn', message: 'is still to come' },
       ]);
     }
-    const { db } = await sharedDatabase();
-    const id = await putAway(db, item, new Date());
+    const id = await keyedWrite(request, item, (tx) => putAway(tx, item, new Date()));
     announce({ what: 'shelf', id });
     return NextResponse.json({ id }, { status: 201 });
   });

@@ -1,8 +1,8 @@
 import { NextResponse } from 'next/server';
 import { pastBatchSchema } from '@/formats/book';
 import { announce } from '@/server/changes/changes';
-import { sharedDatabase } from '@/server/db/database';
 import { freezeFormula } from '@/server/freeze-formula';
+import { keyedWrite } from '@/server/keyed-write';
 import { answering, RequestError, readJson } from '@/server/read-request';
 import { rememberedLog, writePastBatch } from '@/server/repositories/past-batches';
 
@@ -18,12 +18,12 @@ export async function POST(request: Request) {
         { path: 'madeMs', message: 'is still to come' },
       ]);
     }
-    const { db } = await sharedDatabase();
-    const frozen = await freezeFormula(db, asked);
-    const { madeMs, by, happened } = asked;
+    const { formulaId, madeMs, by, happened } = asked;
     const madeAt = new Date(madeMs);
-    const log = rememberedLog(frozen, madeAt, happened);
-    const begun = await writePastBatch(db, { formulaId: asked.formulaId, frozen, madeAt, by, log });
+    const begun = await keyedWrite(request, asked, async (tx) => {
+      const frozen = await freezeFormula(tx, asked);
+      return writePastBatch(tx, { formulaId, frozen, madeAt, by, log: rememberedLog(frozen, madeAt, happened) });
+    });
     announce({ what: 'batch', id: begun.id });
     return NextResponse.json(begun, { status: 201 });
   });

@@ -3,6 +3,7 @@ import { MOST_TASKS, movedTasksSchema, newTaskSchema } from '@/formats/day';
 import { askedDay } from '@/server/asked-day';
 import { announce } from '@/server/changes/changes';
 import { sharedDatabase } from '@/server/db/database';
+import { keyedWrite } from '@/server/keyed-write';
 import { answering, RequestError, readJson } from '@/server/read-request';
 import { addTask, countTasks, moveTasks, tasksOf } from '@/server/repositories/days';
 import { findFormula } from '@/server/repositories/formulas';
@@ -23,14 +24,15 @@ export async function POST(request: Request, { params }: Context) {
   return answering(async () => {
     const day = askedDay((await params).day);
     const task = await readJson(request, newTaskSchema);
-    const { db } = await sharedDatabase();
-    if (!(await findFormula(db, task.formulaId))) {
-      throw new RequestError(404, 'This formula was deleted, or never was here.');
-    }
-    if ((await countTasks(db, day)) >= MOST_TASKS) {
-      throw new RequestError(409, `${MOST_TASKS} pieces of work are as many as a day holds.`);
-    }
-    const kept = await addTask(db, day, task);
+    const kept = await keyedWrite(request, task, async (tx) => {
+      if (!(await findFormula(tx, task.formulaId))) {
+        throw new RequestError(404, 'This formula was deleted, or never was here.');
+      }
+      if ((await countTasks(tx, day)) >= MOST_TASKS) {
+        throw new RequestError(409, `${MOST_TASKS} pieces of work are as many as a day holds.`);
+      }
+      return addTask(tx, day, task);
+    });
     announce({ what: 'day', id: day });
     return NextResponse.json(kept, { status: 201 });
   });

@@ -1,14 +1,16 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { formulaFileSchema } from '@/formats/formula-file';
+import { revisionSchema } from '@/formats/kept-number';
 import { announce } from '@/server/changes/changes';
 import { sharedDatabase } from '@/server/db/database';
+import { keyedWrite } from '@/server/keyed-write';
 import { answering, RequestError, readJson } from '@/server/read-request';
 import { deleteFormula, findFormula, saveFormula } from '@/server/repositories/formulas';
 
 type Context = { params: Promise<{ id: string }> };
 
-const saveSchema = z.object({ revision: z.number().int().min(1), formula: formulaFileSchema });
+const saveSchema = z.object({ revision: revisionSchema, formula: formulaFileSchema });
 
 const GONE = 'This formula was deleted, or never was here.';
 
@@ -41,11 +43,11 @@ export async function PUT(request: Request, { params }: Context) {
 }
 
 /** Deletes so that it can be brought back. */
-export async function DELETE(_request: Request, { params }: Context) {
+export async function DELETE(request: Request, { params }: Context) {
   return answering(async () => {
-    const { db } = await sharedDatabase();
     const { id } = await params;
-    if (!(await deleteFormula(db, id, new Date()))) throw new RequestError(404, GONE);
+    if (!(await keyedWrite(request, null, (tx) => deleteFormula(tx, id, new Date()))))
+      throw new RequestError(404, GONE);
     announce({ what: 'formula', id });
     return NextResponse.json({ deleted: true });
   });

@@ -1,7 +1,7 @@
 import { NextResponse } from 'next/server';
 import { takeSchema } from '@/formats/shelf';
 import { announce } from '@/server/changes/changes';
-import { sharedDatabase } from '@/server/db/database';
+import { keyedWrite } from '@/server/keyed-write';
 import { answering, RequestError, readJson } from '@/server/read-request';
 import { takeFrom } from '@/server/repositories/shelf';
 
@@ -9,9 +9,8 @@ import { takeFrom } from '@/server/repositories/shelf';
 export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }) {
   return answering(async () => {
     const take = await readJson(request, takeSchema);
-    const { db } = await sharedDatabase();
     const { id } = await params;
-    const taken = await takeFrom(db, id, take);
+    const taken = await keyedWrite(request, take, (tx) => takeFrom(tx, id, take));
     if (taken.outcome === 'gone') throw new RequestError(404, 'That is not on the shelf.');
     if (taken.outcome === 'tooMuch') {
       throw new RequestError(409, `Only ${Math.round(taken.leftG)} g of it is left.`);

@@ -1,16 +1,17 @@
 import { NextResponse } from 'next/server';
 import { askedDay } from '@/server/asked-day';
 import { announce } from '@/server/changes/changes';
-import { sharedDatabase } from '@/server/db/database';
+import { keyedWrite } from '@/server/keyed-write';
 import { answering, RequestError } from '@/server/read-request';
 import { removeTask } from '@/server/repositories/days';
 
 /** Takes a piece of work off its day. */
-export async function DELETE(_request: Request, { params }: { params: Promise<{ day: string; task: string }> }) {
+export async function DELETE(request: Request, { params }: { params: Promise<{ day: string; task: string }> }) {
   return answering(async () => {
     const { day, task } = await params;
-    const { db } = await sharedDatabase();
-    if (!(await removeTask(db, askedDay(day), task))) throw new RequestError(404, 'This is not on the day any more.');
+    const asked = askedDay(day);
+    if (!(await keyedWrite(request, null, (tx) => removeTask(tx, asked, task))))
+      throw new RequestError(404, 'This is not on the day any more.');
     announce({ what: 'day', id: day });
     return NextResponse.json({ removed: true });
   });

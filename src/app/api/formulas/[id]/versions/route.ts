@@ -2,6 +2,7 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { formulaFileSchema } from '@/formats/formula-file';
 import { sharedDatabase } from '@/server/db/database';
+import { keyedWrite } from '@/server/keyed-write';
 import { answering, RequestError, readJson } from '@/server/read-request';
 import { findFormula } from '@/server/repositories/formulas';
 import { addVersion, listVersions } from '@/server/repositories/versions';
@@ -25,10 +26,13 @@ export async function GET(_request: Request, { params }: Context) {
 /** Keeps a state of the formula under a name. */
 export async function POST(request: Request, { params }: Context) {
   return answering(async () => {
-    const { name, note, formula } = await readJson(request, versionSchema);
-    const { db } = await sharedDatabase();
+    const asked = await readJson(request, versionSchema);
+    const { name, note, formula } = asked;
     const { id } = await params;
-    if (!(await findFormula(db, id))) throw new RequestError(404, 'This formula was deleted, or never was here.');
-    return NextResponse.json(await addVersion(db, id, { name, note, file: formula }, new Date()), { status: 201 });
+    const version = await keyedWrite(request, asked, async (tx) => {
+      if (!(await findFormula(tx, id))) throw new RequestError(404, 'This formula was deleted, or never was here.');
+      return addVersion(tx, id, { name, note, file: formula }, new Date());
+    });
+    return NextResponse.json(version, { status: 201 });
   });
 }
