@@ -52,7 +52,7 @@ export async function serve({ host, port, folder, allowed, cert, key, mode = 'st
       NODE_ENV: mode === 'dev' ? 'development' : 'production',
     },
   });
-  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill('SIGTERM'));
+  for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP', 'SIGQUIT']) process.on(signal, () => child.kill('SIGTERM'));
   child.once('exit', (code) => process.exit(code ?? 0));
   if (!(await healthy(child))) return;
   const shown = known.map((each) => `  ${each}\n`).join('');

@@ -1,6 +1,8 @@
 import { type TodayFacts, TodayScreen } from '@/features/today/today-screen';
 import type { BookRow } from '@/formats/book';
 import { dayOf } from '@/formats/day';
+import { backupTrouble } from '@/server/backup/daily';
+import { knownDamage } from '@/server/db/damage';
 import { sharedDatabase } from '@/server/db/database';
 import type { Database } from '@/server/db/query-builder';
 import { runningBatches } from '@/server/repositories/batches';
@@ -18,6 +20,13 @@ const MOST = 6;
 function lastOfEach(rows: readonly BookRow[]): BookRow[] {
   const seen = new Set<string>();
   return rows.filter(({ formulaId }) => !seen.has(formulaId) && seen.add(formulaId)).slice(0, MOST);
+}
+
+/** What a cook must know of the data itself. */
+function troublesNow(): string[] {
+  const backup = backupTrouble();
+  const words = backup && `The daily backup of ${backup.at.slice(0, 10)} was not made. ${backup.message}`;
+  return [knownDamage(), words].filter((each) => each !== undefined);
 }
 
 async function factsOf(db: Database, now: Date): Promise<TodayFacts> {
@@ -38,6 +47,7 @@ async function factsOf(db: Database, now: Date): Promise<TodayFacts> {
     useFirst: [...shelf.filter(isDue), ...shelf.filter((item) => !isDue(item))].slice(0, MOST),
     lately: lastOfEach(book.rows),
     formulas,
+    troubles: troublesNow(),
   };
 }
 

@@ -81,7 +81,7 @@ async function open(place: string): Promise<Kitchen> {
   try {
     return await openHere(place);
   } catch (error) {
-    if (error instanceof DataFolderInUseError) return askServer(place);
+    if ((error as Error).name === DataFolderInUseError.name) return askServer(place);
     throw error;
   }
 }
@@ -126,8 +126,9 @@ try {
     if (values.yes || (await isWanted(await kitchen.compare(bytes)))) {
       const { before, leftOut } = await kitchen.restore(bytes);
       if (values.yes) tellLeftOut(leftOut);
-      const kept = path.join(backupsFolder(isOnServer(place) ? dataFolder() : place), before);
-      stdout.write(`${shownPlace(place)} is what the backup was. What was there before: ${kept}\n`);
+      const kept = before && path.join(backupsFolder(isOnServer(place) ? dataFolder() : place), before);
+      const was = kept ? `What was there before: ${kept}` : 'What was there before was damaged and is not kept.';
+      stdout.write(`${shownPlace(place)} is what the backup was. ${was}\n`);
     }
     await kitchen.close();
   } else {

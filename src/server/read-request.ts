@@ -78,6 +78,9 @@ export async function answering(work: () => Promise<Response>): Promise<Response
     const trouble = troubleOf(error);
     if (trouble) return NextResponse.json({ message: trouble.message, issues: [] }, { status: 503 });
     process.stderr.write(`${forTheLog(error)}\n`);
-    return NextResponse.json({ message: 'Something went wrong here; nothing was changed.' }, { status: 500 });
+    return NextResponse.json(
+      { message: 'Something went wrong here. Look whether it was saved, then try again.' },
+      { status: 500 },
+    );
   }
 }

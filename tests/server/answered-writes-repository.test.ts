@@ -26,7 +26,7 @@ const gramsOf = async (name: string) =>
 describe('a write under a key', () => {
   it('is done once and answered the same, however often it is told', async () => {
     const write = { key: randomUUID(), asked: ['POST', '/api/shelf', jar('Twice')] };
-    const ids = [];
+    const ids: string[] = [];
     for (let i = 0; i < 3; i++) ids.push(await once(kitchen.db, write, now, (tx) => putAway(tx, jar('Twice'), now)));
     expect(new Set(ids).size).toBe(1);
     expect(await gramsOf('Twice')).toEqual([500]);

@@ -1,3 +1,4 @@
+import { spawn } from 'node:child_process';
 import {
   cpSync,
   existsSync,
@@ -14,6 +15,11 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
+import { backupsFolder, keepDaily } from '@/server/backup/kept-backups';
+import { takeBackup } from '@/server/backup/kitchen-rows';
+import { lookForDamage, newestWhole } from '@/server/backup/look-for-damage';
+import { restoreKitchen } from '@/server/backup/restore';
+import { knownDamage } from '@/server/db/damage';
 import { openDatabase } from '@/server/db/database';
 import { DataTroubleError, diskTrouble } from '@/server/db/disk';
 import { forTheLog, troubleOf } from '@/server/db/trouble-of';
@@ -67,6 +73,54 @@ describe('a kitchen on the disk', () => {
     const rest = await openDatabase(folder);
     expect((await listIngredients(rest.db)).length).toBeLessThan(startingLarder().length);
     await rest.close();
+  });
+
+  it('that was not closed cleanly is looked through: what a broken disk lost is told, and a whole backup mends it', async () => {
+    const folder = kitchenFolder('torn');
+    const whole = await openDatabase(folder);
+    await stockEmptyLarder(whole.db, startingLarder());
+    expect(await lookForDamage(whole.db)).toBeUndefined();
+    const backup = await takeBackup(whole.db, whole.schemaName, new Date());
+    await keepDaily(folder, backup, new Date());
+    const found = await whole.db.execute(sql`select pg_relation_filepath('ingredients') as place`);
+    const [{ place }] = (found as unknown as { rows: [{ place: string }] }).rows;
+    await whole.close();
+    // As after a kill: no sizes were written down.
+    rmSync(path.join(folder, 'sizes.json'));
+    truncateSync(path.join(folder, 'db', place), 8192);
+    const torn = await openDatabase(folder);
+    expect(torn.wasClosed).toBe(false);
+    expect(await lookForDamage(torn.db)).toContain(`damaged (ingredients, file ${place})`);
+    expect(knownDamage()).toBeDefined();
+    const newest = await newestWhole(folder, [torn.schemaName]);
+    expect(newest).toMatch(/^dark-pour-.*\.backup$/);
+    writeFileSync(path.join(backupsFolder(folder), 'dark-pour-2099-01-01.backup'), 'torn');
+    expect(await newestWhole(folder, [torn.schemaName])).toBe(newest);
+    await restoreKitchen(folder, torn, backup, new Date());
+    expect(await lookForDamage(torn.db)).toBeUndefined();
+    expect(knownDamage()).toBeUndefined();
+    expect(await listIngredients(torn.db)).toHaveLength(startingLarder().length);
+    await torn.close();
+  });
+
+  it.each(['SIGTERM', 'SIGINT', 'SIGHUP'] as const)('is closed cleanly on %s within five seconds', async (signal) => {
+    const folder = kitchenFolder(`ended-${signal}`);
+    rmSync(path.join(folder, 'sizes.json'), { force: true });
+    const child = spawn(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'tests/support/run-server.ts'], {
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: { ...process.env, DARK_POUR_DATA: folder },
+    });
+    const pid = await new Promise<number>((resolve) => child.stdout.once('data', (text) => resolve(Number(text))));
+    const ended = new Promise((resolve) => child.once('exit', resolve));
+    const began = performance.now();
+    process.kill(pid, signal);
+    await ended;
+    expect(performance.now() - began).toBeLessThan(5_000);
+    expect(existsSync(path.join(folder, 'sizes.json'))).toBe(true);
+    expect(existsSync(path.join(folder, 'owner.json'))).toBe(false);
+    const again = await openDatabase(folder);
+    expect(again.wasClosed).toBe(true);
+    await again.close();
   });
 
   it('that was being made when the power went is put aside and made anew', async () => {
@@ -150,5 +204,15 @@ describe('an error for the log', () => {
     expect(forTheLog(error)).toContain('nowhere');
     expect(forTheLog(error)).not.toContain(secret);
     await close();
+  });
+});
+
+describe('what is wrong with the disk', () => {
+  it('is told in words by the name of its error: each bundle of the server has a class of its own', () => {
+    const ofAnotherBundle = Object.assign(new Error('The disk is full.'), { name: 'DataTroubleError' });
+    expect(ofAnotherBundle).not.toBeInstanceOf(DataTroubleError);
+    expect(troubleOf(new Error('wrapped', { cause: ofAnotherBundle }))?.message).toBe('The disk is full.');
+    expect(troubleOf(Object.assign(new Error('write'), { code: 'ENOSPC' }))?.message).toContain('The disk is full');
+    expect(troubleOf(Object.assign(new Error('anything'), { code: 'E2BIG' }))).toBeUndefined();
   });
 });

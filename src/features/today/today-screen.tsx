@@ -39,6 +39,8 @@ export interface TodayFacts {
   /** the last batch of each formula that was made lately */
   readonly lately: readonly BookRow[];
   readonly formulas: number;
+  /** what is wrong with the data or its backups */
+  readonly troubles: readonly string[];
 }
 
 /** The first page: what runs, what is due, what to use first, what was made lately. */
@@ -66,6 +68,11 @@ export function TodayScreen({ facts }: { facts: TodayFacts }) {
           <h1 className="text-[1.8rem]">Today</h1>
           <p className="text-mute">{new Date(`${facts.day}T12:00`).toLocaleDateString('en-GB', DATE)}</p>
         </div>
+        {facts.troubles.map((trouble) => (
+          <p key={trouble} role="alert" className="mt-3 rounded-lg bg-off-wash px-4 py-3 font-medium text-off">
+            {trouble}
+          </p>
+        ))}
         {facts.formulas === 0 && <HowToBegin />}
         <div className="mt-3 grid gap-4 md:grid-cols-2">
           <Running batches={facts.running} />

@@ -1,5 +1,5 @@
 import type { OpenDatabase } from '../db/database';
-import { forTheLog } from '../db/trouble-of';
+import { forTheLog, troubleOf } from '../db/trouble-of';
 import { dropPhotos, mirrorPhotos } from '../photos/photo-folder';
 import { forgetAnswered } from '../repositories/answered-writes';
 import { shownPhotos } from '../repositories/batch-photos';
@@ -45,19 +45,27 @@ async function forgetPhotos(folder: string, { db }: OpenDatabase, now: Date): Pr
   for (const each of [folder, backupsFolder(folder)]) dropPhotos(each, shown, before);
 }
 
+const held = globalThis as { darkPourBackupTrouble?: { readonly at: string; readonly message: string } };
+
+/** Why the last daily backup was not made, and when that was; nothing where it was. */
+export const backupTrouble = () => held.darkPourBackupTrouble;
+
 /** Backs up once a day for as long as the server runs. */
 export function backUpDaily(folder: string, database: () => Promise<OpenDatabase>): void {
   const look = async () => {
     try {
       const open = await database();
       await backUpToday(folder, open, new Date());
+      delete held.darkPourBackupTrouble;
       await forgetLongDeleted(folder, open, new Date());
       await forgetAnswered(open.db, new Date());
       await forgetPhotos(folder, open, new Date());
     } catch (error) {
-      process.stderr.write(
-        `The daily backup was not made, or what was deleted long ago not forgotten: ${forTheLog(error)}\n`,
-      );
+      const isMade = hasDaily(folder, new Date());
+      const message = troubleOf(error)?.message ?? 'The reason is in the log of the server.';
+      if (!isMade) held.darkPourBackupTrouble = { at: new Date().toISOString(), message };
+      const what = isMade ? 'What was deleted long ago was not forgotten' : 'The daily backup was not made';
+      process.stderr.write(`${what}: ${forTheLog(error)}\n`);
     }
   };
   setTimeout(look, FIRST_MS).unref();

@@ -1,4 +1,5 @@
 import type { Backup, LeftOut } from '@/formats/backup-file';
+import { damageMended, knownDamage } from '../db/damage';
 import type { OpenDatabase } from '../db/database';
 import { troubleOf } from '../db/trouble-of';
 import { mirrorPhotos } from '../photos/photo-folder';
@@ -11,9 +12,23 @@ import { readableRows } from './readable-rows';
 
 /** What a restore did. */
 export interface Restored {
-  /** name of the backup that holds what was there before */
-  readonly before: string;
+  /** name of the backup that holds what was there before; nothing where that was damaged and could not be read */
+  readonly before: string | undefined;
   readonly leftOut: readonly LeftOut[];
+}
+
+async function keepWhatIsThere(
+  folder: string,
+  { db, schemaName }: Pick<OpenDatabase, 'db' | 'schemaName'>,
+  now: Date,
+): Promise<string | undefined> {
+  try {
+    return await keepBeforeRestore(folder, await takeBackup(db, schemaName, now), now);
+  } catch (error) {
+    // A damaged kitchen cannot be read whole: that must not keep a whole one out.
+    if (troubleOf(error) && knownDamage()) return undefined;
+    throw error;
+  }
 }
 
 /**
@@ -28,13 +43,14 @@ export async function restoreKitchen(
   now: Date,
 ): Promise<Restored> {
   const { backup, leftOut } = readableRows(whole);
-  const before = await keepBeforeRestore(folder, await takeBackup(db, schemaName, now), now);
+  const before = await keepWhatIsThere(folder, { db, schemaName }, now);
   try {
     await restoreBackup(db, backup);
   } catch (error) {
     if (troubleOf(error)) throw error;
     throw new BackupError('The database does not take this backup. Nothing was changed.', { cause: error });
   }
+  damageMended();
   await refreshTests(db);
   keepPhotosOf(backup, folder);
   mirrorPhotos(backupsFolder(folder), folder);

@@ -6,7 +6,7 @@ import { migrate } from 'drizzle-orm/pglite/migrator';
 import { migrationsFolder } from './data-folder';
 import { assertTakesSaves } from './disk';
 import { expectSizes, noteSizes } from './file-sizes';
-import { databaseFolder, expectKitchen, markKitchen } from './kitchen-mark';
+import { databaseFolder, expectKitchen, isMarked, markKitchen } from './kitchen-mark';
 import { ownDataFolder } from './owner';
 import { isOnServer, kitchenPlace } from './place';
 import type { Database } from './query-builder';
@@ -19,6 +19,8 @@ export interface OpenDatabase {
   readonly db: Database;
   /** name of the newest migration applied */
   readonly schemaName: string;
+  /** it was closed cleanly before, or is new: nothing of it can be missing */
+  readonly wasClosed: boolean;
   close(): Promise<void>;
 }
 
@@ -42,7 +44,7 @@ async function over(client: PGlite | ThreadedClient): Promise<Database> {
 /** Opens a database in memory, empty but for its schema. */
 export async function openMemoryDatabase(): Promise<OpenDatabase> {
   const client = await PGlite.create();
-  return { db: await over(client), schemaName: newestMigration(), close: () => client.close() };
+  return { db: await over(client), schemaName: newestMigration(), wasClosed: true, close: () => client.close() };
 }
 
 /**
@@ -53,7 +55,7 @@ export async function openMemoryDatabase(): Promise<OpenDatabase> {
 export async function openKitchen(place: string, onEnd: () => void = () => undefined): Promise<OpenDatabase> {
   if (!isOnServer(place)) return openDatabase(place, onEnd);
   const { db, pool } = await openOnServer(place);
-  return { db, schemaName: newestMigration(), close: () => pool.end() };
+  return { db, schemaName: newestMigration(), wasClosed: true, close: () => pool.end() };
 }
 
 /**
@@ -68,7 +70,7 @@ export async function openDatabase(folder: string, onEnd: () => void = () => und
   const giveBack = await ownDataFolder(folder);
   try {
     expectKitchen(folder);
-    expectSizes(folder);
+    const wasClosed = expectSizes(folder) || !isMarked(folder);
     const client = await ThreadedClient.open(databaseFolder(folder), () => {
       giveBack();
       onEnd();
@@ -78,6 +80,7 @@ export async function openDatabase(folder: string, onEnd: () => void = () => und
     return {
       db,
       schemaName: newestMigration(),
+      wasClosed,
       async close() {
         try {
           await client.close();

@@ -31,16 +31,17 @@ export function noteSizes(folder: string): void {
  * Looks whether a file has become shorter than it was when the kitchen was last closed: the database takes what is missing at its end for rows that
  * never were. The note goes with the look, since an open database may put a table into another file and leave the old one empty.
  *
+ * @returns whether there was a note to look by
  * @throws {DataTroubleError} with the file
  */
-export function expectSizes(folder: string): void {
+export function expectSizes(folder: string): boolean {
   const note = path.join(folder, SIZES);
-  if (!existsSync(/* turbopackIgnore: true */ note)) return;
+  if (!existsSync(/* turbopackIgnore: true */ note)) return false;
   let noted: Record<string, number>;
   try {
     noted = JSON.parse(readFileSync(/* turbopackIgnore: true */ note, 'utf8'));
   } catch {
-    return;
+    return false;
   }
   for (const [file, bytes] of Object.entries(noted)) {
     const place = path.join(databaseFolder(folder), file);
@@ -53,4 +54,5 @@ export function expectSizes(folder: string): void {
   }
   rmSync(/* turbopackIgnore: true */ note);
   flush(folder);
+  return true;
 }

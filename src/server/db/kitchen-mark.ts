@@ -17,7 +17,8 @@ const FIRST_FILE = 'PG_VERSION';
 export const databaseFolder = (folder: string) => path.join(folder, DATABASE);
 
 const has = (folder: string, name: string) => existsSync(path.join(folder, name));
-const isMarked = (folder: string) => has(folder, MARK) || has(folder, FORMER_MARK);
+/** Whether a kitchen stands in a folder. */
+export const isMarked = (folder: string) => has(folder, MARK) || has(folder, FORMER_MARK);
 
 /**
  * Looks at a folder before its database is opened. Where a kitchen is marked its database must be there: an empty one is never made in its

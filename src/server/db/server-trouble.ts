@@ -1,6 +1,8 @@
 const STAYS = 'What is typed stays on the tablet; earlier saves are untouched.';
 const SILENT = `The database server does not answer: nothing can be saved until it does. ${STAYS}`;
 
+const FULL = `The disk is full: nothing can be saved until there is room again. ${STAYS}`;
+
 /** Codes of the system and of PostgreSQL, and what they mean to a cook. */
 const WORDS: Readonly<Record<string, string>> = {
   ECONNREFUSED: SILENT,
@@ -9,6 +11,9 @@ const WORDS: Readonly<Record<string, string>> = {
   EHOSTUNREACH: SILENT,
   ENOTFOUND: SILENT,
   EPIPE: SILENT,
+  ENOSPC: FULL,
+  EDQUOT: FULL,
+  EROFS: `The disk can only be read: nothing can be saved. ${STAYS}`,
   // admin shutdown, crash shutdown, starting up, too many connections, connection failures
   '57P01': SILENT,
   '57P02': SILENT,

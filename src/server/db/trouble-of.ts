@@ -1,12 +1,15 @@
+import { damageIn } from './damage';
 import { DataTroubleError } from './disk';
-import { DataFolderInUseError } from './owner';
 import { serverTrouble } from './server-trouble';
 
+/** Told by their names: the server's bundles have a class of their own each. */
+const NAMES: ReadonlySet<string> = new Set(['DataTroubleError', 'DataFolderInUseError']);
+
 /** What is wrong with disk or database behind an error, if that is it; the query builder wraps what it was told. */
-export function troubleOf(error: unknown): DataTroubleError | DataFolderInUseError | undefined {
+export function troubleOf(error: unknown): Error | undefined {
   for (let each = error; each instanceof Error; each = each.cause) {
-    if (each instanceof DataTroubleError || each instanceof DataFolderInUseError) return each;
-    const trouble = serverTrouble(each);
+    if (NAMES.has(each.name)) return each;
+    const trouble = serverTrouble(each) ?? damageIn(each);
     if (trouble) return new DataTroubleError(trouble, { cause: each });
   }
   return undefined;

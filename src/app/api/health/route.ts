@@ -1,6 +1,8 @@
 import { NextResponse } from 'next/server';
+import { newestWhole } from '@/server/backup/look-for-damage';
+import { knownDamage } from '@/server/db/damage';
 import { dataFolder } from '@/server/db/data-folder';
-import { sharedDatabase } from '@/server/db/database';
+import { knownSchemas, sharedDatabase } from '@/server/db/database';
 import { diskTrouble } from '@/server/db/disk';
 import { answering } from '@/server/read-request';
 import { productVersion } from '@/server/version';
@@ -14,6 +16,12 @@ export async function GET() {
     if (trouble) return NextResponse.json({ status: 'trouble', message: trouble }, { status: 503 });
     const { db, schemaName } = await sharedDatabase();
     await db.execute('select 1');
+    const damage = knownDamage();
+    if (damage) {
+      const whole = await newestWhole(dataFolder(), knownSchemas());
+      const message = `${damage} ${whole ? `The newest whole backup is ${whole}.` : 'There is no whole backup beside the data.'}`;
+      return NextResponse.json({ status: 'trouble', message }, { status: 503 });
+    }
     return NextResponse.json({
       status: 'ok',
       version: productVersion(),
