@@ -106,7 +106,7 @@ describe('a kitchen on the disk', () => {
   it.each(['SIGTERM', 'SIGINT', 'SIGHUP'] as const)('is closed cleanly on %s within five seconds', async (signal) => {
     const folder = kitchenFolder(`ended-${signal}`);
     rmSync(path.join(folder, 'sizes.json'), { force: true });
-    const child = spawn(process.execPath, ['node_modules/tsx/dist/cli.mjs', 'tests/support/run-server.ts'], {
+    const child = spawn(process.execPath, ['--import', 'tsx', 'tests/support/run-server.ts'], {
       stdio: ['ignore', 'pipe', 'inherit'],
       env: { ...process.env, DARK_POUR_DATA: folder },
     });
