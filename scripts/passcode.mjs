@@ -4,7 +4,7 @@ import path from 'node:path';
 import { stdin, stdout } from 'node:process';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
-import { setPasscode } from '../src/server/passcode.mjs';
+import { setPasscode } from '../src/server/auth/passcode.mjs';
 import { inProject, stop } from './run/project.mjs';
 
 const { values } = parseArgs({ options: { data: { type: 'string' } } });
@@ -12,7 +12,7 @@ const folder = path.resolve(values.data ?? process.env.DARK_POUR_DATA ?? inProje
 const asking = createInterface({ input: stdin, output: stdout });
 const passcode = (await asking.question('Passcode of this kitchen: ')).trim();
 asking.close();
-mkdirSync(folder, { recursive: true });
-const refused = setPasscode(folder, passcode);
+mkdirSync(folder, { recursive: true, mode: 0o700 });
+const refused = await setPasscode(folder, passcode);
 if (refused) stop(refused);
-stdout.write('Set. Tablets that were let in give it anew; a server that runs takes it at once.\n');
+stdout.write('Set. Every tablet logs in anew; a server that runs takes it at once.\n');

@@ -20,7 +20,9 @@ export function ensureData(folder, kind) {
     // Not prepared yet.
   }
   process.stderr.write(`Preparing the data ${place === folder ? `in ${folder}` : 'on the PostgreSQL server'}…\n`);
-  mkdirSync(folder, { recursive: true });
+  // For its own user alone, and all that is made in it.
+  process.umask(0o077);
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
   if (kind === 'demo') writeFileSync(path.join(folder, 'demo'), 'Made by the demo: it may make it anew.\n');
   const status = runNode([program.tsx, inProject('scripts', 'prepare-data.ts'), place, kind]);
   if (status !== 0) stop('The data folder could not be prepared.');

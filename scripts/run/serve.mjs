@@ -1,6 +1,6 @@
 import { networkInterfaces } from 'node:os';
+import { hasPasscode } from '../../src/server/auth/passcode.mjs';
 import { isLoopback } from '../../src/server/loopback.mjs';
-import { hasPasscode } from '../../src/server/passcode.mjs';
 import { isFree } from './port.mjs';
 import { inProject, startNode, stop } from './project.mjs';
 

@@ -4,6 +4,7 @@ import { stdin, stdout } from 'node:process';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
 import type { Backup, LeftOut, TableChange } from '@/formats/backup-file';
+import { COMMAND_TOKEN_FILE } from '@/server/auth/tokens.mjs';
 import { backupsFolder } from '@/server/backup/kept-backups';
 import { compareBackup, takeBackup } from '@/server/backup/kitchen-rows';
 import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
@@ -16,6 +17,8 @@ import { DataFolderInUseError } from '@/server/db/owner';
 import { isOnServer, kitchenPlace, shownPlace } from '@/server/db/place';
 import { troubleOf } from '@/server/db/trouble-of';
 import { TOKEN_COOKIE } from '@/server/guard.mjs';
+
+process.umask(0o077);
 
 const USAGE = `npm run backup  [-- FILE]          everything of the kitchen into one file
 npm run restore -- FILE [--yes]    puts it in the place of all there is, after a look
@@ -59,7 +62,7 @@ function askServer(folder: string): Kitchen {
   const headers = {
     origin: address,
     cookie: `${TOKEN_COOKIE}=${text('token').trim()}`,
-    authorization: `Bearer ${text('token').trim()}`,
+    authorization: `Bearer ${text(COMMAND_TOKEN_FILE).trim()}`,
     'content-type': 'application/json',
   };
   const ask = async (init?: RequestInit) => {

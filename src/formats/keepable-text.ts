@@ -2,7 +2,7 @@
 const UNKEEPABLE = /\0|[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/;
 
 /** Whether every letter of a text can be kept. */
-export const isKeepable = (text: string): boolean => !UNKEEPABLE.test(text);
+const isKeepable = (text: string): boolean => !UNKEEPABLE.test(text);
 
 /**
  * Why a value read from JSON cannot be kept: a text in it, or a name, holds a letter that nobody can write.

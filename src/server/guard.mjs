@@ -2,9 +2,9 @@
 /**
  * Who may speak to the server, asked before anything else hears of a request. Plain JavaScript, since it stands in front of the bundled app.
  */
-import { timingSafeEqual } from 'node:crypto';
 import { hostname, networkInterfaces } from 'node:os';
 import routerState from 'next/dist/server/app-render/parse-and-validate-flight-router-state.js';
+import { isSameText } from './auth/tokens.mjs';
 
 /** Cookie by which a browser shows that it has had a page of ours; it is not sent along from pages of others. */
 export const TOKEN_COOKIE = 'dark-pour-token';
@@ -12,6 +12,8 @@ export const TOKEN_COOKIE = 'dark-pour-token';
 const READS = new Set(['GET', 'HEAD', 'OPTIONS']);
 const LOOKS = new Set(['GET', 'HEAD']);
 const WRITES = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
+/** Where somebody logs in, or sets a passcode at the machine itself. */
+const FORMS = new Set(['/enter', '/passcode']);
 /** Where a body is a picture, not JSON. */
 const PHOTOS = '/api/photos';
 /** Largest body that is read, bytes: a larder's import, a photo. */
@@ -86,9 +88,6 @@ export function cookieIn(header, name) {
   return found?.trim().slice(name.length + 1);
 }
 
-/** @param {string} a @param {string} b */
-const isSame = (a, b) => a.length === b.length && timingSafeEqual(Buffer.from(a), Buffer.from(b));
-
 /**
  * Why a request is not let in; nothing for one that is.
  *
@@ -102,19 +101,19 @@ export function refusalOf({ method, url, headers }, { names, token }) {
   if (!isRouterState(headers['next-router-state-tree']))
     return { status: 400, message: 'That page cannot be made out.' };
   // Pages are looked at and nothing else.
-  if (!LOOKS.has(method) && !url.startsWith('/api/') && url !== '/enter') {
+  if (!LOOKS.has(method) && !url.startsWith('/api/') && !FORMS.has(url)) {
     return { status: 405, message: 'That cannot be done here.' };
   }
   const host = hostOf(String(headers.host ?? ''));
   if (!host || !names.has(host.name)) {
     return { status: 421, message: 'Dark Pour does not answer to that name. Start it with --allow-host to let it.' };
   }
-  // The door looks at what is written there by itself: nobody has a token before it.
-  if (READS.has(method) || (method === 'POST' && url === '/enter')) return undefined;
+  // Logging in looks at what is written there by itself: nobody has a token before it.
+  if (READS.has(method) || (method === 'POST' && FORMS.has(url))) return undefined;
   const origin = String(headers.origin ?? '');
   const from = /^https?:\/\//.test(origin) ? hostOf(origin.replace(/^https?:\/\//, '')) : undefined;
   const shown = cookieIn(String(headers.cookie ?? ''), TOKEN_COOKIE) ?? '';
-  if (from?.host !== host.host || !isSame(shown, token)) {
+  if (from?.host !== host.host || !isSameText(shown, token)) {
     return { status: 403, message: 'Only pages of this Dark Pour may change its data.' };
   }
   return bodyRefusalOf(url, headers);

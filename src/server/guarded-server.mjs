@@ -1,17 +1,22 @@
 // @ts-check
 /** Serves the app behind its guard. Run with the options of `scripts/run/serve.mjs`, as JSON. */
-import { randomBytes } from 'node:crypto';
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { createServer, request } from 'node:http';
 import { createServer as createSecureServer, request as secureRequest } from 'node:https';
 import path from 'node:path';
 import next from 'next';
-import { atTheDoor } from './door.mjs';
+import { answerAccess } from './auth/access-route.mjs';
+import { logIn } from './auth/login.mjs';
+import { makePrivate } from './auth/private-files.mjs';
+import { isFromHere } from './auth/this-machine.mjs';
+import { commandToken, isSameText, pageToken } from './auth/tokens.mjs';
 import { cookieIn, ownNames, refusalOf, TOKEN_COOKIE } from './guard.mjs';
 import { isLoopback } from './loopback.mjs';
 
 /** Idle connections stay this long: a tablet that asks every ten seconds must not meet one that is just being closed. */
 const KEEP_ALIVE_MS = 75_000;
+/** Longest the head of a request may take to come, and all of it: the largest body on a slow network. */
+const LIMITS = { headersTimeout: 10_000, requestTimeout: 180_000, connectionsCheckingInterval: 5_000 };
 const YEAR_S = 31_536_000;
 
 process.umask(0o077);
@@ -20,61 +25,75 @@ const { host, port, folder, mode, allowed, cert, key } = JSON.parse(process.argv
 const isSecure = Boolean(cert && key);
 /** Reached from other machines: only with the passcode. */
 const isOpen = !isLoopback(host);
-if (isOpen) process.env.DARK_POUR_DOOR = 'yes';
+const kitchen = { folder, isSecure, isOpen };
+if (isOpen) process.env.DARK_POUR_LOGIN = 'yes';
 
-/** The token of this data folder: the same after a restart, so that an open bench goes on saving. */
-function tokenOf() {
-  const file = path.join(folder, 'token');
-  try {
-    const kept = readFileSync(file, 'utf8').trim();
-    if (kept.length === 64) return kept;
-  } catch {
-    // Not made yet.
-  }
-  const made = randomBytes(32).toString('hex');
-  mkdirSync(folder, { recursive: true });
-  writeFileSync(file, `${made}\n`, { mode: 0o600 });
-  return made;
-}
-
-const token = tokenOf();
+const [token, command] = [pageToken(folder), commandToken(folder)];
+for (const each of [folder, process.env.DARK_POUR_BACKUPS ?? `${folder}-backups`]) makePrivate(each);
 const names = ownNames(['0.0.0.0', '::'].includes(host) ? allowed : [host, ...allowed]);
 const app = next({ dev: mode === 'dev', hostname: host, port });
 const answer = app.getRequestHandler();
 await app.prepare();
 
-/** @type {import('node:http').RequestListener} */
-const listener = async (asked, response) => {
+/** Whether a command of this machine asks: it can read what only the owner of the data folder can. @param {import('node:http').IncomingMessage} asked */
+const isCommand = (asked) => isFromHere(asked) && isSameText(asked.headers.authorization ?? '', `Bearer ${command}`);
+
+/**
+ * @param {import('node:http').ServerResponse} response
+ * @param {number} status
+ * @param {string} message
+ */
+function refuse(response, status, message) {
+  if (!response.headersSent) response.writeHead(status, { 'content-type': 'application/json', connection: 'close' });
+  response.end(JSON.stringify({ message, issues: [] }));
+}
+
+/** @param {import('node:http').IncomingMessage} asked @param {import('node:http').ServerResponse} response */
+async function hear(asked, response) {
   const { method = '', url = '', headers } = asked;
   response.setHeader('x-content-type-options', 'nosniff');
   const refusal = refusalOf({ method, url, headers }, { names, token });
   if (refusal) {
-    response.writeHead(refusal.status, { 'content-type': 'application/json', connection: 'close' });
-    response.end(JSON.stringify({ message: refusal.message, issues: [] }));
+    refuse(response, refusal.status, refusal.message);
     return;
   }
-  // Who can read the token's file is at home here.
-  const isInside = headers.authorization === `Bearer ${token}`;
-  if (isOpen && !isInside && (await atTheDoor(asked, response, { folder, isSecure }))) return;
+  if (isOpen && !isCommand(asked) && (await logIn(asked, response, kitchen))) return;
+  if (await answerAccess(asked, response, kitchen)) return;
   if (cookieIn(headers.cookie, TOKEN_COOKIE) !== token) {
+    const secure = isSecure ? '; Secure' : '';
     response.appendHeader(
       'set-cookie',
-      `${TOKEN_COOKIE}=${token}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Strict`,
+      `${TOKEN_COOKIE}=${token}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Strict${secure}`,
     );
   }
-  void answer(asked, response);
+  await answer(asked, response);
+}
+
+/** @type {import('node:http').RequestListener} */
+const listener = (asked, response) => {
+  hear(asked, response).catch((error) => {
+    process.stderr.write(`${error?.stack ?? error}\n`);
+    refuse(response, 500, 'Something went wrong here. Try again.');
+  });
 };
 const server = isSecure
-  ? createSecureServer({ cert: readFileSync(cert), key: readFileSync(key) }, listener)
-  : createServer(listener);
+  ? createSecureServer({ ...LIMITS, cert: readFileSync(cert), key: readFileSync(key) }, listener)
+  : createServer(LIMITS, listener);
 server.keepAliveTimeout = KEEP_ALIVE_MS;
-server.on('upgrade', app.getUpgradeHandler());
+// Nothing here speaks another protocol; the reload of development does, on this machine.
+if (mode === 'dev' && !isOpen) server.on('upgrade', app.getUpgradeHandler());
+else {
+  server.on('upgrade', (_, socket) => {
+    socket.end('HTTP/1.1 400 Bad Request\r\nconnection: close\r\n\r\nNothing here speaks another protocol.\n');
+    socket.destroySoon();
+  });
+}
 
 /** The first request, asked from inside: with it the data is opened, or the process ends with a word. @param {string} address */
 const opened = (address) =>
   new Promise((resolve) => {
     const ask = isSecure ? secureRequest : request;
-    const headers = { authorization: `Bearer ${token}` };
+    const headers = { authorization: `Bearer ${command}` };
     ask(`${address}/api/health`, { headers, rejectUnauthorized: false }, (answer) => {
       answer.resume();
       answer.on('end', resolve);

@@ -22,6 +22,19 @@ export class RequestError extends Error {
   }
 }
 
+/** Reads a body as it comes, and stops where it is over its limit: what says nothing of its length is not taken whole either. */
+async function bodyOf(request: Request, mostBytes: number): Promise<Buffer> {
+  if (Number(request.headers.get('content-length') ?? 0) > mostBytes) throw tooLarge(mostBytes);
+  const parts: Uint8Array[] = [];
+  let bytes = 0;
+  for await (const part of (request.body ?? []) as AsyncIterable<Uint8Array>) {
+    bytes += part.length;
+    if (bytes > mostBytes) throw tooLarge(mostBytes);
+    parts.push(part);
+  }
+  return Buffer.concat(parts);
+}
+
 /**
  * Reads a JSON request body against a schema.
  *
@@ -34,9 +47,7 @@ export async function readJson<Schema extends z.ZodType>(
   schema: Schema,
   { mostBytes = LARGEST_FILE_BYTES, isEachByItself = false }: { mostBytes?: number; isEachByItself?: boolean } = {},
 ): Promise<z.output<Schema>> {
-  if (Number(request.headers.get('content-length') ?? 0) > mostBytes) throw tooLarge(mostBytes);
-  const text = await request.text();
-  if (text.length > mostBytes) throw tooLarge(mostBytes);
+  const text = (await bodyOf(request, mostBytes)).toString('utf8');
   let value: unknown;
   try {
     value = JSON.parse(text);
@@ -58,9 +69,7 @@ export async function readJson<Schema extends z.ZodType>(
  * @throws {RequestError} 413 too large, 400 empty
  */
 export async function readBytes(request: Request, mostBytes: number): Promise<Buffer> {
-  if (Number(request.headers.get('content-length') ?? 0) > mostBytes) throw tooLarge(mostBytes);
-  const bytes = Buffer.from(await request.arrayBuffer());
-  if (bytes.length > mostBytes) throw tooLarge(mostBytes);
+  const bytes = await bodyOf(request, mostBytes);
   if (bytes.length === 0) throw new RequestError(400, 'That is empty.');
   return bytes;
 }

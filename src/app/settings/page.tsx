@@ -17,5 +17,5 @@ async function tabletAddresses() {
 }
 
 export default async function SettingsPage() {
-  return <SettingsScreen hasDoor={process.env.DARK_POUR_DOOR === 'yes'} addresses={await tabletAddresses()} />;
+  return <SettingsScreen hasLogin={process.env.DARK_POUR_LOGIN === 'yes'} addresses={await tabletAddresses()} />;
 }

@@ -11,6 +11,7 @@ import { TopBar } from '@/ui/top-bar';
 import { KITCHEN_RULES, useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { CUP_WORDS, useCupSystem, useMeasures } from '@/ui/use-measure-system';
 import { useTheme } from '@/ui/use-theme';
+import { AccessPart } from './access-part';
 import { BackupPart } from './backup-part';
 import { SettingChoice } from './setting-choice';
 import { type TabletAddress, TabletAddresses } from './tablet-addresses';
@@ -23,11 +24,11 @@ const MONIES = CURRENCIES.map((code) => [code, `${code}, ${currencies.of(code) ?
 
 /** All settings in one place: those of the kitchen, which hold on every tablet, and those of this tablet. */
 export function SettingsScreen({
-  hasDoor,
+  hasLogin,
   addresses,
 }: {
-  /** tablets are let in by a passcode */
-  hasDoor: boolean;
+  /** tablets log in with a passcode */
+  hasLogin: boolean;
   addresses: readonly TabletAddress[];
 }) {
   const { settings, change } = useSettings();
@@ -70,9 +71,12 @@ export function SettingsScreen({
         >
           <TabletAddresses addresses={addresses} />
         </Part>
+        <Part title="Who may come in" text="One passcode for all tablets. A new one logs all of them out.">
+          <AccessPart />
+        </Part>
         <Part title="This tablet" text="What only this tablet does.">
           <TabletChoices />
-          {hasDoor && (
+          {hasLogin && (
             <div className="py-2">
               <a href="/leave" className="inline-flex min-h-11 items-center font-medium text-enamel">
                 Log out this tablet

@@ -1,4 +1,4 @@
-import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
+import { existsSync, lstatSync, mkdirSync, readdirSync, readFileSync, realpathSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import writeFileAtomic from 'write-file-atomic';
 import { photoHashSchema } from '@/formats/photo';
@@ -11,18 +11,26 @@ const placeOf = (folder: string, hash: string) => path.join(photosOf(folder), ha
 /** Keeps a photo under its hash; it is on the disk when this is over. One that is there already is the same one. */
 export function keepPhoto(folder: string, hash: string, jpeg: Buffer): void {
   const place = placeOf(folder, hash);
-  if (existsSync(place)) return;
+  if (isThere(folder, place)) return;
   const room = path.dirname(place);
   mkdirSync(room, { recursive: true, mode: 0o700 });
+  if (!isThere(folder, room)) throw new Error(`${room} points elsewhere: nothing is written there.`);
+  rmSync(place, { force: true });
   writeFileAtomic.sync(place, jpeg, { mode: 0o600 });
   for (const each of [room, photosOf(folder), folder]) flush(each);
+}
+
+/** Whether a photo, or the folder it lies in, stands where it seems to: what points elsewhere is not followed. */
+function isThere(folder: string, place: string): boolean {
+  if (!existsSync(place)) return false;
+  return realpathSync(place) === path.join(realpathSync(folder), path.relative(folder, place));
 }
 
 /** A photo; nothing where there is none of that name. */
 export function readPhoto(folder: string, hash: string): Buffer | undefined {
   if (!photoHashSchema.safeParse(hash).success) return undefined;
   const place = placeOf(folder, hash);
-  return existsSync(place) ? readFileSync(place) : undefined;
+  return isThere(folder, place) ? readFileSync(place) : undefined;
 }
 
 /** Names of all photos that lie there. */
@@ -39,7 +47,8 @@ export function listPhotos(folder: string): string[] {
 export function mirrorPhotos(folder: string, second: string): void {
   const there = new Set(listPhotos(second));
   for (const hash of listPhotos(folder)) {
-    if (!there.has(hash)) keepPhoto(second, hash, readFileSync(placeOf(folder, hash)));
+    const jpeg = there.has(hash) ? undefined : readPhoto(folder, hash);
+    if (jpeg) keepPhoto(second, hash, jpeg);
   }
 }
 
@@ -47,6 +56,6 @@ export function mirrorPhotos(folder: string, second: string): void {
 export function dropPhotos(folder: string, shown: ReadonlySet<string>, before: Date): void {
   for (const hash of listPhotos(folder)) {
     const place = placeOf(folder, hash);
-    if (!shown.has(hash) && statSync(place).mtimeMs < before.getTime()) rmSync(place);
+    if (!shown.has(hash) && lstatSync(place).mtimeMs < before.getTime()) rmSync(place);
   }
 }
