@@ -26,6 +26,9 @@ const none: ReadonlySet<string> = new Set(NONE_WORDS.map(foldWords));
 /** The longest first, so that none hides inside another. */
 const traces = TRACE_WORDS.map(foldWords).sort((a, b) => b.length - a.length);
 
+/** Phrases that are read of one text: no pack declares more. */
+const MAX_PHRASES = 100;
+
 /** Whether a text says that there is nothing to declare. */
 export function saysNone(text: string): boolean {
   return none.has(foldWords(text)) || /^\s*[-–—]\s*$/.test(text);
@@ -85,7 +88,10 @@ export function recogniseAllergens(texts: readonly string[]): Recognised {
   const contains: Declared[] = [];
   const mayContain: Declared[] = [];
   for (const text of texts) {
-    const phrases = isUnrecognised(text) ? [text] : text.split(/[,;/\n•·|&+]/);
+    const parts = isUnrecognised(text) ? [text] : text.split(/[,;/\n•·|&+]/);
+    // Of more, what is behind is one phrase that is not understood: nothing of it is lost.
+    const phrases =
+      parts.length > MAX_PHRASES ? [...parts.slice(0, MAX_PHRASES), parts.slice(MAX_PHRASES).join(' ')] : parts;
     let isTrace = false;
     for (const phrase of phrases.map((each) => each.trim())) {
       if (phrase === '' || saysNone(phrase)) continue;

@@ -22,6 +22,10 @@ export interface ReadAmount extends AmountReading {
   readonly rest: string;
 }
 
+/** Letters a text with an amount has at most: of a longer one the cook is asked. */
+export const MAX_LENGTH = 500;
+/** What is more is no amount of anything in a kitchen. */
+const LARGEST = 1e9;
 const SPACES = '[\\s\\u00a0\\u202f]';
 const VULGAR = '½⅓⅔¼¾⅛⅜⅝⅞⅕⅖⅗⅘⅙⅚';
 /** A number as cooks write it: groups, decimals by point or comma, fractions, vulgar fractions. */
@@ -130,12 +134,14 @@ const BESIDE = new RegExp(
  * “2 x 100 g”, “1-2 tbsp”, “half a cup”, “2 EL”, “1 dozen”. What can be understood in several ways says so and proposes one.
  *
  * @param decimal what parts decimals where the writer is known
- * @returns nothing where the text does not begin with an amount
+ * @returns nothing where the text does not begin with an amount, or is far longer than one
  * @example readAmount('1-2 tbsp rum') // { amount: 1.5, unit: 'tbsp', asks: …, rest: ' rum' }
  */
 export function readAmount(text: string, decimal: DecimalSign = '.'): ReadAmount | undefined {
-  const taken = takeNumber(text.replace(/^[\s≈~]+/u, ''), decimal);
-  if (!taken) return undefined;
+  if (text.length > MAX_LENGTH) return undefined;
+  // One space where there are many: no form below has to try where they end.
+  const taken = takeNumber(text.replace(/[\s\u00a0\u202f]+/gu, ' ').replace(/^[ ≈~]+/u, ''), decimal);
+  if (!taken?.values.every((value) => value <= LARGEST)) return undefined;
   let { values, rest } = taken;
   const asks: string[] = [];
   if (values.length > 1) asks.push(`Is that ${values[0]} or ${values[1]}?`);

@@ -1,4 +1,5 @@
 import { keysOf } from '@/core/keys-of';
+import { nth } from '@/core/nth';
 import { foldWords } from './fold-words';
 import type { Ingredient } from './ingredient';
 import { KITCHEN_WORDS } from './kitchen-words/kitchen-words';
@@ -7,6 +8,22 @@ import type { Kind } from './kitchen-words/named-words';
 const byWords = KITCHEN_WORDS.flatMap(([id, words, kind]) =>
   words.map((phrase) => ({ id, kind, words: foldWords(phrase).split(' ') })),
 ).sort((a, b) => b.words.length - a.words.length);
+
+/** Places among them by their first word. */
+const byFirstWord = new Map<string, number[]>();
+for (const [place, { words }] of byWords.entries()) {
+  const first = words[0] ?? '';
+  const places = byFirstWord.get(first);
+  if (places) places.push(place);
+  else byFirstWord.set(first, [place]);
+}
+
+/** Phrases that may stand in some words, the longest first. */
+function phrasesFrom(words: readonly string[]) {
+  const firsts = new Set(words.flatMap((word) => [word, word.replace(/s$/, '')]));
+  const places = [...firsts].flatMap((word) => byFirstWord.get(word) ?? []);
+  return [...new Set(places)].sort((a, b) => a - b).map((place) => nth(byWords, place));
+}
 
 /** Words that say how a thing is cut, kept or how good it is: they name no other thing. */
 const BESIDE_THE_POINT = new Set(
@@ -113,6 +130,9 @@ function nearest(kind: Kind, number: number, larder: readonly Ingredient[]): Ing
   );
 }
 
+/** Words of a name that are looked at. */
+const MAX_WORDS = 16;
+
 /**
  * What kitchen words mean in the larder: plain words the plain thing, with a number the nearest of its kind (“55” is the couverture nearest to 55 %
  * cocoa). Chocolate without added sugar is meant only when it is asked for.
@@ -121,7 +141,7 @@ function nearest(kind: Kind, number: number, larder: readonly Ingredient[]): Ing
  */
 export function plainMeaning(text: string, larder: readonly Ingredient[]): PlainMeaning {
   const folded = foldWords(text);
-  const said = folded.split(' ').filter(Boolean);
+  const said = folded.split(' ', MAX_WORDS).filter(Boolean);
   const numbers = said.filter((word) => /^\d+$/.test(word)).map(Number);
   const words = said.filter((word) => !/^\d+$/.test(word));
   const [number] = numbers;
@@ -134,7 +154,7 @@ export function plainMeaning(text: string, larder: readonly Ingredient[]): Plain
   const isThere = (phrase: readonly string[]) =>
     words.some((_, i) => phrase.every((word, k) => words[i + k] === word || words[i + k] === `${word}s`));
   const isSugarFree = SUGAR_FREE.test(folded);
-  const hits = byWords.filter(
+  const hits = phrasesFrom(words).filter(
     ({ words: phrase, id }) => isThere(phrase) && (isSugarFree || !/maltitol-55|erythritol-60/.test(id)),
   );
   const [best] = hits;

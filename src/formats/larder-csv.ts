@@ -168,8 +168,17 @@ function readRow(cells: Cells, row: number, columns: readonly string[]): CsvRow 
   return { row, name: name || '(no name)', ingredient: faults.length === 0 ? parsed.data : undefined, faults };
 }
 
+/** Letters of the row that names the columns. */
+const MAX_HEADER = 5_000;
+/** So many rows at the head of a table that all are wrong: it is another table. */
+const ALL_WRONG = 2_000;
+
 /** Rows of a table with a header; the separator (comma, semicolon, tab) is told from the file. */
 function readTable(text: string): { cells: Cells[]; columns: string[] } {
+  const header = text.search(/[\r\n]/);
+  if ((header < 0 ? text.length : header) > MAX_HEADER) {
+    throw new LarderCsvError('The first row is far too long to name columns. Export the larder to see them all.');
+  }
   const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ''), {
     header: true,
     skipEmptyLines: 'greedy',
@@ -220,6 +229,12 @@ export function* readLarderRows(text: string): Generator<number, CsvRow[]> {
             faults: [{ field: 'name', message: `the same name stands in row ${earlier}` }],
           },
     );
+    if (index + 1 === ALL_WRONG && rows.every(({ ingredient }) => !ingredient)) {
+      const [first] = rows[0]?.faults ?? [];
+      throw new LarderCsvError(
+        `None of the first ${ALL_WRONG} rows can be read: ${first?.field} ${first?.message}. Is this a larder?`,
+      );
+    }
     if (index % 200 === 199) yield index / cells.length;
   }
   return rows;

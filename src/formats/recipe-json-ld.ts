@@ -16,18 +16,21 @@ export interface FoundRecipe {
 
 const isRecipe = (value: Record<string, unknown>) => [value['@type']].flat().includes('Recipe');
 
+/** Lists within lists that are looked into: deeper no document has its recipe. */
+const MAX_DEPTH = 20;
+
 /** The first schema.org Recipe in a parsed JSON-LD document, also inside a list or a graph. */
-export function findRecipe(value: unknown): FoundRecipe | undefined {
+export function findRecipe(value: unknown, depth = 0): FoundRecipe | undefined {
+  if (value === null || typeof value !== 'object' || depth > MAX_DEPTH) return undefined;
   if (Array.isArray(value)) {
     for (const each of value) {
-      const found = findRecipe(each);
+      const found = findRecipe(each, depth + 1);
       if (found) return found;
     }
     return undefined;
   }
-  if (value === null || typeof value !== 'object') return undefined;
   const object = value as Record<string, unknown>;
-  if (!isRecipe(object)) return findRecipe(object['@graph']);
+  if (!isRecipe(object)) return findRecipe(object['@graph'], depth + 1);
   const parsed = recipeSchema.safeParse(object);
   if (!parsed.success) return undefined;
   const lines = parsed.data.recipeIngredient ?? parsed.data.ingredients ?? [];

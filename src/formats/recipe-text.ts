@@ -8,7 +8,8 @@ import {
   isWeight,
   type MeasureUnit,
 } from '@/core/matter/measures';
-import { type AmountReading, readAmount } from './amount';
+import { nth } from '@/core/nth';
+import { type AmountReading, MAX_LENGTH, readAmount } from './amount';
 import { foldWords } from './fold-words';
 import type { Ingredient } from './ingredient';
 import { LONGEST_NAME } from './ingredient';
@@ -41,7 +42,11 @@ export interface RecipeRow {
 const wordsOf = (text: string): string[] =>
   foldWords(text)
     .split(' ')
-    .filter((word) => (word.length > 1 || isNumber(word)) && !/^(of|the|and|or|with|good|fine|fresh)$/.test(word));
+    .filter((word) => (word.length > 1 || isNumber(word)) && !/^(of|the|and|or|with|good|fine|fresh)$/.test(word))
+    .slice(0, MAX_WORDS);
+
+/** Words of a name that are looked at. */
+const MAX_WORDS = 16;
 
 const isNumber = (word: string) => /^\d/.test(word);
 const singular = (word: string) => word.replace(/(?<=..)s$/, '');
@@ -56,9 +61,20 @@ interface Said {
   readonly unit: MeasureUnit | undefined;
 }
 
+const nameWordsOf = new WeakMap<Ingredient, readonly string[]>();
+
+/** Words of an ingredient's name, worked out once. */
+function nameWords(ingredient: Ingredient): readonly string[] {
+  const known = nameWordsOf.get(ingredient);
+  if (known) return known;
+  const words = wordsOf(ingredient.name).map(singular);
+  nameWordsOf.set(ingredient, words);
+  return words;
+}
+
 /** How well a line fits an ingredient, about 0-1: words in common, by weight, over those on either side; its own piece helps. */
 function likeness({ words, after, unit }: Said, ingredient: Ingredient): number {
-  const theirs = wordsOf(ingredient.name).map(singular);
+  const theirs = nameWords(ingredient);
   const common = words.filter((word) => theirs.includes(singular(word)));
   const sum = (list: readonly string[]) => list.reduce((total, word) => total + weightOf(word), 0);
   const asked = sum(common) / Math.max(sum(words), 1);
@@ -71,6 +87,8 @@ function likeness({ words, after, unit }: Said, ingredient: Ingredient): number 
 const SURE = 0.7;
 const MARGIN = 0.08;
 const MOST_CANDIDATES = 5;
+/** Letters of a name that a forgiving search looks at: in a longer one nothing is just spelled otherwise. */
+const MAX_GUESSED = 24;
 
 /**
  * The ingredients a name may mean, the likeliest first.
@@ -82,7 +100,7 @@ function candidatesFor(
   name: string,
   said: Said,
   larder: readonly Ingredient[],
-  forgiving: Fuse<Ingredient>,
+  forgiving: (name: string) => readonly Ingredient[],
 ): { found: Ingredient[]; sure: boolean } {
   const ranked = larder
     .map((ingredient) => ({ ingredient, score: likeness(said, ingredient) }))
@@ -93,11 +111,11 @@ function candidatesFor(
   const exact = larder.find((ingredient) => asWritten.includes(ingredient.name.toLowerCase()));
   if (exact) return { found: [exact], sure: true };
   const plain = plainMeaning(name, larder);
-  const guessed = forgiving.search(name, { limit: MOST_CANDIDATES }).map(({ item }) => item);
   const likely = ranked.map(({ ingredient }) => ingredient);
   const found = [
-    ...new Set([...(plain.sure ? plain.found : []), ...likely.slice(0, 3), ...plain.found, ...likely, ...guessed]),
+    ...new Set([...(plain.sure ? plain.found : []), ...likely.slice(0, 3), ...plain.found, ...likely]),
   ].slice(0, MOST_CANDIDATES);
+  if (found.length === 0) return { found: [...forgiving(name)], sure: false };
   if (plain.sure) return { found, sure: true };
   const sure = first !== undefined && first.score >= SURE && first.score - (second?.score ?? 0) >= MARGIN;
   return { found, sure };
@@ -149,6 +167,33 @@ function askedOf(
   return undefined;
 }
 
+/** Lines a recipe has at most. */
+const MAX_LINES = 80;
+/** Names nothing is known of that are looked for as if spelled otherwise: a text with more of them is no recipe. */
+const MAX_FORGIVEN = 8;
+
+/** Ingredients whose names are spelled nearly so; made when it is first needed. */
+function forgivingSearch(larder: readonly Ingredient[]): (name: string) => readonly Ingredient[] {
+  let search: Fuse<Ingredient> | undefined;
+  let left = MAX_FORGIVEN;
+  return (name) => {
+    if (left <= 0 || !/\p{L}{2}/u.test(name)) return [];
+    left -= 1;
+    search ??= new Fuse(larder, { keys: ['name'], threshold: 0.4, ignoreLocation: true });
+    return search.search(name.slice(0, MAX_GUESSED), { limit: MOST_CANDIDATES }).map(({ item }) => item);
+  };
+}
+
+const TOO_LONG = 'This line is too long to be read. What goes in?';
+const tooMany = (lines: number) => `${lines} more lines are not read. Paste the list of ingredients alone.`;
+
+/** A line that is not read: the cook is asked. */
+const asked = (line: number, raw: string, asks: string): RecipeRow => ({
+  ...{ line, raw: raw.slice(0, MAX_LENGTH), name: raw.slice(0, LONGEST_NAME), asks },
+  ...{ form: undefined, grams: undefined, amount: undefined, unit: undefined, millilitres: undefined },
+  ...{ others: [], candidates: [], sure: false },
+});
+
 /**
  * Reads a plain-text recipe, a line an ingredient: `200 g dark couverture 64 %, chopped`, `1 1/4 cup cream`, `2 EL Zucker`. Lines without an amount are
  * read as a name alone; what is doubtful is for the cook to say.
@@ -158,25 +203,28 @@ function askedOf(
  * @param cups the cups and spoons of the kitchen
  */
 export function readRecipeText(text: string, larder: readonly Ingredient[], cups: CupSystem = 'metric'): RecipeRow[] {
-  const forgiving = new Fuse(larder, { keys: ['name'], threshold: 0.4, ignoreLocation: true });
-  return text
+  const forgiving = forgivingSearch(larder);
+  const lines = text
     .split(/\r?\n/)
     .map((line) => line.trim().replace(/^[-*•–]\s*/, ''))
-    .filter((line) => line !== '')
-    .map((raw, i): RecipeRow => {
-      const read = readAmount(raw, 'either');
-      const [what = '', ...how] = (read?.rest ?? raw)
-        .trim()
-        .replace(/^(?:of|de|du|di|d['’]|von)\s+/i, '')
-        .split(/,\s+/);
-      const name = what.trim().slice(0, LONGEST_NAME);
-      const form = how.join(', ').slice(0, 40) || undefined;
-      const { amount, unit, millilitres, others = [] } = read ?? {};
-      const said = { words: wordsOf(name), after: wordsOf(form ?? ''), unit };
-      const { found, sure } = candidatesFor([name, ...how].join(', '), name, said, larder, forgiving);
-      const row = { line: i + 1, raw, name, form, amount, unit, millilitres, others, candidates: found };
-      const asks = askedOf({ ...row, asks: read?.asks }, found[0]);
-      const grams = found[0] && gramsOfRow(row, found[0], cups);
-      return { ...row, asks, grams, sure: sure && grams !== undefined && asks === undefined };
-    });
+    .filter((line) => line !== '');
+  const rows = lines.slice(0, MAX_LINES).map((raw, i): RecipeRow => {
+    if (raw.length > MAX_LENGTH) return asked(i + 1, raw, TOO_LONG);
+    const read = readAmount(raw, 'either');
+    const [what = '', ...how] = (read?.rest ?? raw)
+      .trim()
+      .replace(/^(?:of|de|du|di|d['’]|von)\s+/i, '')
+      .split(/,\s+/);
+    const name = what.trim().slice(0, LONGEST_NAME);
+    const form = how.join(', ').slice(0, 40) || undefined;
+    const { amount, unit, millilitres, others = [] } = read ?? {};
+    const said = { words: wordsOf(name), after: wordsOf(form ?? ''), unit };
+    const { found, sure } = candidatesFor([name, ...how].join(', '), name, said, larder, forgiving);
+    const row = { line: i + 1, raw, name, form, amount, unit, millilitres, others, candidates: found };
+    const asks = askedOf({ ...row, asks: read?.asks }, found[0]);
+    const grams = found[0] && gramsOfRow(row, found[0], cups);
+    return { ...row, asks, grams, sure: sure && grams !== undefined && asks === undefined };
+  });
+  const rest = lines.length - MAX_LINES;
+  return rest > 0 ? [...rows, asked(MAX_LINES + 1, nth(lines, MAX_LINES), tooMany(rest))] : rows;
 }

@@ -32,8 +32,10 @@ function decoded(piece: string): string {
  * @returns nothing where it is none
  */
 export function readTypedPan(text: string): TypedRow[] | undefined {
-  const rows = text.split(',').map((row) => rowSchema.safeParse(row.split(':').map(decoded)));
-  if (rows.length > MOST_TYPED || rows.some(({ success }) => !success)) return undefined;
+  const written = text.split(',', MOST_TYPED + 1);
+  if (written.length > MOST_TYPED) return undefined;
+  const rows = written.map((row) => rowSchema.safeParse(row.split(':', 3).map(decoded)));
+  if (rows.some(({ success }) => !success)) return undefined;
   return rows.flatMap(({ data }) => (data ? [{ ingredient: data[0], grams: data[1] }] : []));
 }
 

@@ -175,6 +175,8 @@ function isTheThing(rest: string, thing: string | undefined): boolean {
     .some((word) => theirs.has(word) || theirs.has(word.replace(/s$/, '')));
 }
 
+/** Letters that are read of a field: a number, its unit, a word behind it. */
+const MAX_TYPED = 200;
 const SCALED = /^(?:[x×*]\s*([\d.,/\s½⅓⅔¼¾⅛]+)|([\d.,/\s½⅓⅔¼¾⅛]+)\s*[x×])$/iu;
 
 /**
@@ -187,7 +189,8 @@ const SCALED = /^(?:[x×*]\s*([\d.,/\s½⅓⅔¼¾⅛]+)|([\d.,/\s½⅓⅔¼¾�
  * @example parseAmount('1 1/4 kg', GRAMS) // { ok: true, value: 1250 }
  */
 export function parseAmount(typed: string, rules: AmountRules, now?: number): ParsedAmount {
-  const text = typed.trim();
+  if (typed.length > MAX_TYPED) return refuse(`That is too long. Type a number, like ${rules.example}.`);
+  const text = typed.trim().replace(/[^\S\r\n]+/g, ' ');
   if (text === '') return refuse(`Type a number, like ${rules.example}.`);
   if (/[\r\n]/.test(text)) return refuse('That was several lines. Paste one number.');
   const scaled = rules.scales && now !== undefined ? SCALED.exec(text) : null;

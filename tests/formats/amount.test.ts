@@ -68,7 +68,7 @@ describe('an amount as cooks write it', () => {
         const read = readAmount(text);
         if (!read) return;
         expect(Number.isNaN(read.amount)).toBe(false);
-        expect(text.endsWith(read.rest)).toBe(true);
+        expect(text.replace(/\s+/g, ' ').endsWith(read.rest)).toBe(true);
       }),
       { numRuns: 3000 },
     );
