@@ -1,6 +1,7 @@
 import { readFileSync, statSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
 import { answerBalance, answerPredict } from '@/formats/answers';
+import { finiteAnswer } from '@/formats/finite-answer';
 import { LARGEST_FILE_BYTES, parseFormulaText, readFormula } from '@/formats/formula-file';
 import { FormulaFileError } from '@/formats/formula-file-error';
 import type { Ingredient } from '@/formats/ingredient';
@@ -55,10 +56,10 @@ function answerFile({ reads, answer }: Verb, path: string): unknown {
     ),
   );
   const value = parseFormulaText(readText(path));
-  if (!Array.isArray(value)) return answer(value, larder);
+  if (!Array.isArray(value)) return finiteAnswer(answer(value, larder));
   return value.map((one, index) => {
     try {
-      return answer(one, larder);
+      return finiteAnswer(answer(one, larder));
     } catch (error) {
       if (error instanceof FormulaFileError) throw new FormulaFileError(`${reads} ${index + 1}: ${error.message}`);
       throw error;

@@ -2,12 +2,13 @@ import { z } from 'zod';
 import { type FormulaFile, formulaFileSchema, MOST_FORMULAS, readFormulas } from './formula-file';
 import { FormulaFileError } from './formula-file-error';
 import { type Ingredient, ingredientSchema } from './ingredient';
+import { revisionSchema } from './kept-number';
 
 /** What a kitchen knows a formula by, so that it is known again. */
 export const keptAsSchema = z.object({
   id: z.uuid(),
   /** times it was saved */
-  revision: z.number().int().min(1),
+  revision: revisionSchema,
   /** the formula it is a variant of */
   baseId: z.uuid().nullable().default(null),
 });

@@ -1,9 +1,11 @@
 import { type Addition, add } from '@/core/pan/add';
 import { type Doing, readPan } from '@/core/pan/advance';
+import { dissolves } from '@/core/pan/dissolving';
 import { DRY_G } from '@/core/pan/dry';
 import { fillOf } from '@/core/pan/fill';
 import { type End, follow } from '@/core/pan/follow';
 import { GRAIN_RADII_M, PIECE_RADII_M } from '@/core/pan/lump';
+import { solidFatOf } from '@/core/pan/melting';
 import { emptyPan, liquidG, massG, type PanState, undissolvedG, unmeltedG } from '@/core/pan/pan';
 import { settle } from '@/core/pan/settle';
 import { FormulaFileError } from './formula-file-error';
@@ -59,9 +61,17 @@ function additionOf(event: AddEvent, file: PanFile, larder: LarderComposition, p
       `events[${place}].add: "${event.add}" is neither in the file's ingredients nor in the larder`,
     );
   }
+  const perGram = vectorOf(known.components);
+  const refuse = (reason: string) => new FormulaFileError(`events[${place}].as: "${event.add}" ${reason}`);
+  if (event.as === 'pieces' && solidFatOf(perGram) <= 0) {
+    throw refuse('has no fat that melts: add it as grains, or as liquid');
+  }
+  if (event.as === 'grains' && !dissolves(perGram)) {
+    throw refuse('has nothing that dissolves: add it as liquid');
+  }
   return {
     key: event.add,
-    perGram: vectorOf(known.components),
+    perGram,
     grams: event.grams,
     temperatureC: event.temperatureC ?? file.pan.kitchenC,
     as: KINDS[event.as],
@@ -85,7 +95,7 @@ function standAnswer(pan: PanState, { stand: { shape, lengthM, parts } }: StandE
 /**
  * Answers `pan` for one pan file: the state after each of its events.
  *
- * @throws {FormulaFileError} an unknown ingredient, or time that passes over an empty pan
+ * @throws {FormulaFileError} an unknown ingredient, pieces that do not melt, grains that do not dissolve, or time that passes over an empty pan
  */
 export function answerPan(file: PanFile, larder: LarderComposition) {
   let pan = emptyPan(file.pan);

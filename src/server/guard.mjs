@@ -62,7 +62,9 @@ function hostOf(authority) {
 function isReadable(url) {
   try {
     // biome-ignore lint/suspicious/noControlCharactersInRegex: they are what is looked for
-    return url.startsWith('/') && !/[\u0000-\u001f\u007f]/.test(decodeURIComponent(url.split('?')[0] ?? ''));
+    const isPlain = !/[\u0000-\u001f\u007f]/.test(decodeURIComponent(url.split('?')[0] ?? ''));
+    // No question holds what no text can.
+    return url.startsWith('/') && isPlain && !/%00|\0/.test(url);
   } catch {
     return false;
   }

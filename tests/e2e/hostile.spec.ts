@@ -5,8 +5,9 @@ import fc from 'fast-check';
 import { TOKEN_COOKIE } from '../../src/server/guard.mjs';
 import { expect, openFormula, STIFF_GANACHE, test } from './kitchen';
 
-const REQUESTS = 5_000;
-const SEED = 20_261_126;
+/** The long run asks more, from a seed of its own. */
+const REQUESTS = Number(process.env.HOSTILE_REQUESTS ?? 5_000);
+const SEED = Number(process.env.HOSTILE_SEED ?? 20_261_126);
 const AT_ONCE = 8;
 const LONGEST_MS = 5_000;
 
@@ -77,6 +78,8 @@ function hostile(id: string, batch: string, own: Readonly<Record<string, string>
       "'; drop table formulas; --",
     ],
     ...['<script>alert(1)</script>', '\u202egnp', '%F0%9F%8D%AB', '-1', 'NaN', '1e999', ' ', ''],
+    ...['%ED%A0%80', '2147483648', '9007199254740993', '8640000000000001', '-8640000000000000', '0000-01-01'],
+    ...['9999-12-31', '%2500', '%0A', '%C0%AF', '1e-7', '٣', 'İ'],
   );
   const aDay = fc.oneof({ weight: 2, arbitrary: fc.constant('2031-05-06') }, nasty);
   const aBatch = fc.oneof({ weight: 2, arbitrary: fc.constant(batch) }, nasty);
@@ -93,6 +96,9 @@ function hostile(id: string, batch: string, own: Readonly<Record<string, string>
       '/api/settings',
       '/api/backup',
       '/api/backups',
+      '/api/access',
+      '/api/access/passcode',
+      '/api/access/sessions/abc',
       '/api/health',
       '/api/batches',
       '/api/book',
@@ -165,6 +171,11 @@ function hostile(id: string, batch: string, own: Readonly<Record<string, string>
           'count',
           'netG',
           'useBy',
+          'to',
+          'by',
+          'landed',
+          'use',
+          'name',
         ),
         nasty,
       )
@@ -172,7 +183,29 @@ function hostile(id: string, batch: string, own: Readonly<Record<string, string>
   );
   const deep = Buffer.from(`${'['.repeat(20_000)}${']'.repeat(20_000)}`);
   const text = (value: unknown) => Buffer.from(JSON.stringify(value));
-  const edge = fc.constantFrom(-1, 0, 1e308, -0, 1e-320, 2 ** 53, '1e999', null, true, 'NaN', {}, []);
+  const edge = fc.constantFrom<unknown>(
+    ...[
+      -1,
+      0,
+      1e308,
+      -0,
+      1e-320,
+      2 ** 31,
+      2 ** 32,
+      2 ** 53,
+      8.64e15,
+      -8.64e15,
+      1.5,
+      '1e999',
+      null,
+      true,
+      'NaN',
+      {},
+      [],
+    ],
+    ...['a lone \ud800 half', '\udc00', 'x'.repeat(5_000), '0000-01-01', '9999-12-31', '\u0000', 'İ'],
+  );
+  const odd = fc.constantFrom('plain', 'a lone \ud800 half', '\udfff\ud800', '\u0000', '\u202e', 'İ\u0307', '🍫', ' ');
   const formula = fc
     .tuple(
       fc.constantFrom(
@@ -199,6 +232,36 @@ function hostile(id: string, batch: string, own: Readonly<Record<string, string>
     fc.json().map((each) => Buffer.from(each)),
     fc.tuple(formula, edge).map(([each, revision]) => text({ formula: each, revision })),
     formula.map((each) => text({ formulas: [each, each] })),
+    odd.map((name) => text({ formula: { ...STIFF_GANACHE, name, tags: [name], note: name }, revision: 1 })),
+    edge.map((revision) => text({ formula: STIFF_GANACHE, revision })),
+    edge.map((revision) =>
+      text({ formulas: [STIFF_GANACHE], kept: [{ id: 'x', revision, baseId: null }], take: 'new' }),
+    ),
+    fc.tuple(odd, odd).map(([name, note]) => text({ name, note, formula: STIFF_GANACHE })),
+    fc
+      .tuple(odd, edge)
+      .map(([name, count]) =>
+        text({ name, container: 'jar', count, grams: 50, place: 'fridge', madeOn: '2026-11-20', useBy: count }),
+      ),
+    fc.tuple(odd, odd).map(([words, by]) =>
+      text({
+        ...{ formulaId: id, times: 1, stove: STOVE, kitchenC: 22, madeMs: 1, by },
+        happened: [{ kind: 'note', text: words }],
+      }),
+    ),
+    fc.tuple(odd, edge, edge).map(([words, key, tabletMs]) =>
+      text({
+        after: 0,
+        sentMs: tabletMs,
+        events: [{ key, tablet: words, by: words, tabletMs, what: { kind: 'finish' } }],
+      }),
+    ),
+    fc
+      .tuple(odd, edge)
+      .map(([learner, panC]) =>
+        text({ key: 'key of odd', learner, kind: 'why', formula: learner, isRight: true, called: null, miss: 0, panC }),
+      ),
+    fc.tuple(odd, edge).map(([passcode, from]) => text({ passcode, from: { kept: from }, preview: true })),
     formula.map((each) => text({ name: 'x', note: '\u202e\u0000', formula: each })),
     edge.map((value) => text({ ingredient: { id: value, name: value, components: { water: value } } })),
     edge.map((value) => text({ add: [value], change: value })),
@@ -245,7 +308,7 @@ function hostile(id: string, batch: string, own: Readonly<Record<string, string>
         miss: value,
       }),
     ),
-    fc.constantFrom('', 'no', 'AAAA', 'a'.repeat(200_000)).map((each) => text({ backup: each, preview: true })),
+    fc.constantFrom('', 'no', 'AAAA', 'a'.repeat(200_000)).map((each) => text({ from: { file: each }, preview: true })),
     fc
       .tuple(fc.constantFrom('temperature', 'currency', 'numbers', '__proto__'), edge)
       .map(([name, value]) => text({ [name]: value })),
@@ -259,6 +322,10 @@ function hostile(id: string, batch: string, own: Readonly<Record<string, string>
     fc.constant({ ...own, 'content-type': 'application/octet-stream' }),
     fc.constant({ ...own, cookie: `${TOKEN_COOKIE}=${'a'.repeat(64)}` }),
     fc.constant({ ...own, 'accept-language': 'x'.repeat(4000), 'x-forwarded-host': 'evil.example' }),
+    fc.constant({ ...own, cookie: `${TOKEN_COOKIE}=${'a'.repeat(63)}\u00e9` }),
+    fc.constant({ ...own, 'idempotency-key': 'one key for all' }),
+    fc.constant({ ...own, 'idempotency-key': 'one-key-for-all' }),
+    fc.constant({ ...own, connection: 'Upgrade', upgrade: 'websocket' }),
     fc.constant({ ...own, rsc: '1', 'next-router-state-tree': '%' }),
     fc.constant({ ...own, rsc: '1', 'next-router-state-tree': encodeURIComponent('["",{}]') }),
   );

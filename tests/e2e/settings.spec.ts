@@ -93,7 +93,14 @@ test('a backup is taken, looked at and put back; what is no backup is refused wi
   await preview.getByRole('button', { name: 'Put it back' }).click();
   await expect(page.getByText('It is put back.')).toBeVisible();
   expect((await page.request.get(`/api/formulas/${id}`)).status()).toBe(404);
-  await expect(page.getByRole('link', { name: /^\d{4}-\d{2}-\d{2}$/ })).toBeVisible();
+  // What was here before has a name of its own, says what is in it, and can be put back.
+  const before = page.getByRole('region', { name: 'What was here before a backup was put back' });
+  await expect(before.getByRole('listitem').first()).toContainText(/\d+ formulas, \d+ batches/);
   await expectAccessible(page);
+  await before.getByRole('button').first().click();
+  await expect(preview).toContainText('formulas: 1 new');
+  await preview.getByRole('button', { name: 'Put it back' }).click();
+  await expect(before.getByRole('listitem')).toHaveCount(2);
+  expect((await page.request.get(`/api/formulas/${id}`)).status()).toBe(200);
   expect(silent).toEqual([]);
 });

@@ -72,7 +72,7 @@ const towards = (now: number, goal: number, share: number) => now + Math.max(goa
 export function advance(pan: PanState, doing: Doing, seconds: number, reading: LiquidReading): PanState {
   const grams = liquidG(pan);
   const heatW = heatIn(pan, doing);
-  if (grams < DRY_G) return warmDry(pan, heatW - heatLost(pan), seconds);
+  if (grams < DRY_G) return warmDry(pan, heatW, seconds);
   const capacity = (grams / 1000) * reading.heatCapacity;
   const swing = (Math.abs(heatW - heatLost(pan)) * seconds) / capacity;
   const parts = Math.min(Math.ceil(swing / MOST_STEP_C), MOST_PARTS);

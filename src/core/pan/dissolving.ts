@@ -30,6 +30,9 @@ function soluteOf(perGram: ComponentVector): Solute {
   return candidates.reduce((best, name) => (partOf(perGram, name) > partOf(perGram, best) ? name : best));
 }
 
+/** Whether something holds anything that dissolves: else it cannot go in as grains. */
+export const dissolves = (perGram: ComponentVector): boolean => partOf(perGram, soluteOf(perGram)) > 0;
+
 const isPolyol = (name: Solute): name is (typeof POLYOL_NAMES)[number] => POLYOL_NAMES.some((each) => each === name);
 
 function diffusionOf(name: Solute): number {

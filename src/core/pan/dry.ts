@@ -2,6 +2,7 @@ import { addTimes } from '../matter/component-vector';
 import { GONE_G, type Lump } from './lump';
 import { heatCapacityOf, latentHeat, meltingPoint } from './melting';
 import type { PanState } from './pan';
+import { lossToKitchen } from './vessel';
 
 /** Below this there is no liquid to speak of, g. */
 export const DRY_G = 0.5;
@@ -9,16 +10,20 @@ export const DRY_G = 0.5;
 /**
  * Lets a moment pass in a pan without liquid: heat warms the lumps, then melts those that melt lowest.
  *
+ * What is lost to the kitchen follows the temperature within the moment: a gram on a hob is as hot as the hob makes it, never hotter.
+ *
  * @param pan lumps alone
- * @param netW W that stay in the pan
+ * @param heatW W that come in
  * @param seconds 1 or less
  */
-export function warmDry(pan: PanState, netW: number, seconds: number): PanState {
+export function warmDry(pan: PanState, heatW: number, seconds: number): PanState {
   const capacity = pan.lumps.reduce((sum, { perGram, grams }) => sum + (grams / 1000) * heatCapacityOf(perGram), 0);
   if (capacity <= 0) return { ...pan, seconds: pan.seconds + seconds };
   const pieces = pan.lumps.filter(({ kind }) => kind === 'piece').map(({ perGram }) => meltingPoint(perGram));
   const meltsAtC = Math.min(...pieces, Number.POSITIVE_INFINITY);
-  const warmed = pan.temperatureC + (netW * seconds) / capacity;
+  const lossPerC = lossToKitchen(pan.vessel.kitchenC + 1, pan.vessel);
+  const settlesAtC = pan.vessel.kitchenC + heatW / lossPerC;
+  const warmed = settlesAtC + (pan.temperatureC - settlesAtC) * Math.exp((-lossPerC * seconds) / capacity);
   const temperatureC = Math.min(warmed, Math.max(meltsAtC, pan.temperatureC));
   let spareJ = Math.max(warmed - temperatureC, 0) * capacity;
 

@@ -31,7 +31,7 @@ export function KeptBackups({ kept, onOpen }: { kept: readonly Kept[]; onOpen: (
       </p>
       {kept.length === 0 && <p className="mt-2 text-mute">The first one is made within the hour.</p>}
       {reasons.map((reason) => (
-        <section key={reason}>
+        <section key={reason} aria-label={HEADINGS[reason]}>
           <h3 className="mt-4 mb-1 font-sans font-semibold">{HEADINGS[reason]}</h3>
           <ul className="max-w-2xl divide-y divide-rule">
             {kept
