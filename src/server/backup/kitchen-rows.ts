@@ -7,6 +7,7 @@ import { KEYS } from './readable-rows';
 /** All tables as they were when the first was read. */
 const ONE_MOMENT = { isolationLevel: 'repeatable read' } as const;
 const ROWS_AT_ONCE = 200;
+const READ_AT_ONCE = 2_000;
 
 /** A query's rows, whatever database answers. */
 async function rowsOf<Row>(db: Pick<Database, 'execute'>, query: ReturnType<typeof sql>): Promise<Row[]> {
@@ -19,11 +20,16 @@ async function readTable(db: Pick<Database, 'execute'>, table: BackupTable): Pro
     KEYS[table].map((key) => sql.identifier(key)),
     sql`, `,
   );
-  const found = await rowsOf<{ row: string }>(
-    db,
-    sql`select row_to_json(t)::text as row from ${name} t order by ${order}`,
-  );
-  return found.map(({ row }) => JSON.parse(row) as BackupRow);
+  const rows: BackupRow[] = [];
+  // A part at a time: no question takes longer than a server answers, and others who ask have their turn.
+  for (let from = 0; ; from += READ_AT_ONCE) {
+    const found = await rowsOf<{ row: string }>(
+      db,
+      sql`select row_to_json(t)::text as row from ${name} t order by ${order} limit ${READ_AT_ONCE} offset ${from}`,
+    );
+    for (const { row } of found) rows.push(JSON.parse(row) as BackupRow);
+    if (found.length < READ_AT_ONCE) return rows;
+  }
 }
 
 /** Everything of a kitchen at one moment. */

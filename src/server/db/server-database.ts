@@ -4,29 +4,33 @@ import pg from 'pg';
 import { messageOf } from '@/formats/message-of';
 import { migrationsFolder } from './data-folder';
 import { DataTroubleError } from './disk';
+import { PatientPool } from './patient-pool';
 import type { Database } from './query-builder';
 import * as schema from './schema';
 import { serverTrouble } from './server-trouble';
 
-/** Connections of one app process; longest it waits for one, and for a statement, ms. */
-const CONNECTIONS = 10;
+/** Longest a start waits for the server, ms. */
 const CONNECTING_MS = 5_000;
-const STATEMENT_MS = 30_000;
 /** Lock under which one process at a time brings the schema up to date. */
 const SCHEMA_LOCK = 0x6461726b;
 
-/** Connections to the PostgreSQL server of a kitchen. */
-function connectTo(url: string): pg.Pool {
-  const pool = new pg.Pool({
+/** Brings the schema up to date on a connection of its own, which may take as long as that takes. */
+async function migrateOn(url: string): Promise<void> {
+  const one = new pg.Client({
     connectionString: url,
-    max: CONNECTIONS,
-    connectionTimeoutMillis: CONNECTING_MS,
-    statement_timeout: STATEMENT_MS,
     application_name: 'Dark Pour',
+    connectionTimeoutMillis: CONNECTING_MS,
   });
-  // A connection that breaks while nobody uses it is made anew when it is needed.
-  pool.on('error', () => undefined);
-  return pool;
+  one.on('error', () => undefined);
+  await one.connect();
+  try {
+    // Several processes may start at once.
+    await one.query('select pg_advisory_lock($1)', [SCHEMA_LOCK]);
+    await migrate(drizzle(one, { schema, casing: 'snake_case' }), { migrationsFolder: migrationsFolder() });
+  } finally {
+    // With the connection its lock goes.
+    await one.end();
+  }
 }
 
 /**
@@ -35,21 +39,12 @@ function connectTo(url: string): pg.Pool {
  * @throws {DataTroubleError} the server cannot be reached, or does not let us in
  */
 export async function openOnServer(url: string): Promise<{ readonly db: Database; readonly pool: pg.Pool }> {
-  const pool = connectTo(url);
   try {
-    const one = await pool.connect();
-    try {
-      // Several processes may start at once.
-      await one.query('select pg_advisory_lock($1)', [SCHEMA_LOCK]);
-      await migrate(drizzle(one, { schema, casing: 'snake_case' }), { migrationsFolder: migrationsFolder() });
-    } finally {
-      await one.query('select pg_advisory_unlock($1)', [SCHEMA_LOCK]).catch(() => undefined);
-      one.release();
-    }
+    await migrateOn(url);
   } catch (error) {
-    await pool.end();
     const trouble = serverTrouble(error) ?? `The database server does not let us in: ${messageOf(error)}.`;
     throw new DataTroubleError(trouble, { cause: error });
   }
+  const pool = new PatientPool(url);
   return { db: drizzle(pool, { schema, casing: 'snake_case' }), pool };
 }

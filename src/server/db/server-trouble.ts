@@ -18,6 +18,8 @@ const WORDS: Readonly<Record<string, string>> = {
   '57P01': SILENT,
   '57P02': SILENT,
   '57P03': SILENT,
+  // canceling statement due to statement timeout
+  '57014': SILENT,
   '53300': SILENT,
   '08000': SILENT,
   '08003': SILENT,
@@ -32,5 +34,9 @@ export function serverTrouble(error: unknown): string | undefined {
   if (!(error instanceof Error)) return undefined;
   const { code } = error as { code?: unknown };
   if (typeof code === 'string' && Object.hasOwn(WORDS, code)) return WORDS[code];
-  return /^(Connection terminated|timeout exceeded when trying to connect)/.test(error.message) ? SILENT : undefined;
+  return /^(Connection terminated|timeout exceeded when trying to connect|timeout expired|Query read timeout|Client has encountered a connection error)/.test(
+    error.message,
+  )
+    ? SILENT
+    : undefined;
 }
