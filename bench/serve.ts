@@ -44,7 +44,13 @@ async function sheet() {
   const content = labelContent({ name: file.name, number: 1 }, made, cooked.method, '2026-11-26', query);
   if (!content) throw new Error('something is in it');
   const faces = layOut(content.name, labelBlocks(content, query), LABEL_SIZES.jar, true, measureText);
-  await labelPdf(file.name, 'jar', faces, 24, codeOf('http://127.0.0.1:4300/batches/1/record'));
+  await labelPdf({
+    name: file.name,
+    size: 'jar',
+    faces,
+    count: 24,
+    code: codeOf('http://127.0.0.1:4300/batches/1/record'),
+  });
 }
 
 const formulas = files.map((file) => ({ ...resolveFormula(file, larder), process: DEFAULT_PROCESS }));

@@ -30,7 +30,7 @@ if (unknown.length > 0) stop(`There is no bench “${unknown.join(', ')}”. The
 const wanted = named.length > 0 ? named : USUAL;
 
 ensureInstalled();
-ensureBuilt();
+await ensureBuilt();
 const { buildSync } = await import('esbuild');
 const folder = mkdtempSync(inProject('node_modules', '.bench-'));
 try {

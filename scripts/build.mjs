@@ -3,4 +3,4 @@ import { ensureBuilt } from './run/ensure-built.mjs';
 import { ensureInstalled } from './run/ensure-installed.mjs';
 
 ensureInstalled();
-ensureBuilt();
+await ensureBuilt();

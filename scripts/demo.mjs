@@ -20,5 +20,5 @@ if (options.fresh && existsSync(folder)) {
   rmSync(folder, { recursive: true });
 }
 ensureData(folder, 'demo');
-ensureBuilt();
+await ensureBuilt();
 await serve({ ...options, folder, welcome: 'Dark Pour, with the demo formulas of Lantern Mill:' });

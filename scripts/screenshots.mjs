@@ -154,7 +154,7 @@ const PICTURES = [
 ];
 
 ensureInstalled();
-ensureBuilt();
+await ensureBuilt();
 const executablePath = ensureChromium() ?? stop('The pictures need Chromium.');
 const { chromium } = await import('@playwright/test');
 

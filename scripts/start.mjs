@@ -13,7 +13,7 @@ const folder = path.resolve(process.env.DARK_POUR_DATA || inProject('.data'));
 await refuseTakenPort('npm start', options);
 ensureInstalled();
 ensureData(folder, 'own');
-ensureBuilt();
+await ensureBuilt();
 await serve({
   ...options,
   folder,

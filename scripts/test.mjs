@@ -58,7 +58,7 @@ function unitTests() {
   count('unit tests', { passed: report?.numPassedTests ?? 0, failed: report?.numFailedTests ?? 0 }, status);
 }
 
-function browserTests() {
+async function browserTests() {
   const chromium = ensureChromium();
   if (!chromium) {
     process.stderr.write(
@@ -67,7 +67,7 @@ function browserTests() {
     count('browser tests', { passed: 0, failed: 1 }, 1);
     return;
   }
-  ensureBuilt();
+  await ensureBuilt();
   const file = path.join(reports, 'browser.json');
   const status = runNode([program.playwright, 'test'], {
     env: { ...process.env, CHROMIUM: chromium, E2E_REPORT: file },
@@ -89,7 +89,7 @@ check('dead code', [program.knip, '--no-config-hints']);
 unitTests();
 if (!only) {
   crashTrials();
-  browserTests();
+  await browserTests();
 }
 rmSync(reports, { recursive: true });
 process.stdout.write(`${total.passed} passed, ${total.failed} failed\n`);

@@ -1,5 +1,5 @@
 import { readFileSync, writeFileSync } from 'node:fs';
-import { contentHash, inProject, program, runNode, stop } from './project.mjs';
+import { contentHash, inProject, PROJECT, program, runNode, stop } from './project.mjs';
 
 const SOURCES = [
   'src',
@@ -12,7 +12,7 @@ const SOURCES = [
 ];
 
 /** Builds the app when there is no build of these sources yet. */
-export function ensureBuilt() {
+export async function ensureBuilt() {
   const mark = inProject('.next', '.built-sources');
   const wanted = contentHash(SOURCES);
   try {
@@ -26,5 +26,24 @@ export function ensureBuilt() {
     env: { ...process.env, NODE_ENV: 'production' },
   });
   if (status !== 0) stop('The app could not be built; the lines above say why.');
+  await buildHeavyThread();
   writeFileSync(mark, wanted);
+}
+
+/** Bundles the thread for heavy work, which the framework does not know of. */
+export async function buildHeavyThread() {
+  // Loaded late: what stands here runs before anything is installed.
+  const { build } = await import('esbuild');
+  await build({
+    entryPoints: [inProject('src', 'app', 'heavy', 'heavy-thread.ts')],
+    outfile: inProject('.next', 'heavy-thread.mjs'),
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    jsx: 'automatic',
+    packages: 'external',
+    absWorkingDir: PROJECT,
+    logLevel: 'warning',
+  });
 }

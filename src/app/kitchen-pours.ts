@@ -6,7 +6,7 @@ import { kitchenKnowledge } from '@/server/repositories/kitchen-tests';
 export async function kitchenPours(): Promise<KitchenKnowledge> {
   try {
     const { db } = await sharedDatabase();
-    return (await kitchenKnowledge(db)).knowledge;
+    return await kitchenKnowledge(db);
   } catch {
     return NOTHING_LEARNT;
   }

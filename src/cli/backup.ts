@@ -3,13 +3,11 @@ import path from 'node:path';
 import { stdin, stdout } from 'node:process';
 import { createInterface } from 'node:readline/promises';
 import { parseArgs } from 'node:util';
-import type { Backup, LeftOut, TableChange } from '@/formats/backup-file';
+import type { LeftOut, TableChange } from '@/formats/backup-file';
 import { COMMAND_TOKEN_FILE } from '@/server/auth/tokens.mjs';
 import { backupsFolder } from '@/server/backup/kept-backups';
 import { compareBackup, takeBackup } from '@/server/backup/kitchen-rows';
-import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
-import { withPhotos } from '@/server/backup/photos-in-backup';
-import { readableRows } from '@/server/backup/readable-rows';
+import { BackupError, packParts, unpackBackup, unpackReadable } from '@/server/backup/pack';
 import { type Restored, restoreKitchen } from '@/server/backup/restore';
 import { dataFolder } from '@/server/db/data-folder';
 import { knownSchemas, openKitchen } from '@/server/db/database';
@@ -33,7 +31,7 @@ interface Look {
 
 /** A kitchen, open here or in a server that runs. */
 interface Kitchen {
-  take(): Promise<Buffer>;
+  take(): Promise<Uint8Array>;
   compare(file: Buffer): Promise<Look>;
   restore(file: Buffer): Promise<Restored>;
   close(): Promise<void>;
@@ -43,11 +41,12 @@ async function openHere(place: string): Promise<Kitchen> {
   const open = await openKitchen(place);
   const { db, schemaName, close } = open;
   const folder = isOnServer(place) ? dataFolder() : place;
-  const read = (file: Buffer): Promise<Backup> => unpackBackup(file, knownSchemas());
+  const read = (file: Buffer) => unpackReadable(file, knownSchemas());
   return {
-    take: async () => packBackup(withPhotos(await takeBackup(db, schemaName, new Date()), folder)),
+    take: async () =>
+      (await packParts({ ...(await takeBackup(db, schemaName, new Date())), photosFrom: folder })).bytes,
     compare: async (file) => {
-      const { backup, leftOut } = readableRows(await read(file));
+      const { backup, leftOut } = await read(file);
       return { changes: await compareBackup(db, backup), leftOut };
     },
     restore: async (file) => restoreKitchen(folder, open, await read(file), new Date()),

@@ -2,6 +2,7 @@ import path from 'node:path';
 import { stdout } from 'node:process';
 import { parseArgs } from 'node:util';
 import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
+import { readParts } from '@/server/backup/pack';
 import { dataFolder } from '@/server/db/data-folder';
 import { openKitchen } from '@/server/db/database';
 import { isOnServer, kitchenPlace, shownPlace } from '@/server/db/place';
@@ -21,7 +22,7 @@ const folderOf = (place: string) => (isOnServer(place) ? dataFolder() : place);
 async function move(from: string, to: string, replace: boolean): Promise<number> {
   const source = await openKitchen(from);
   try {
-    const backup = await takeBackup(source.db, source.schemaName, new Date());
+    const backup = readParts(await takeBackup(source.db, source.schemaName, new Date()));
     const target = await openKitchen(to);
     try {
       const there = await countFormulas(target.db);

@@ -72,7 +72,12 @@ export const backupContentsSchema = z.object({
 export type BackupContents = z.output<typeof backupContentsSchema>;
 
 /** Counts what is in a backup: deleted formulas, typical ingredients and what is used up do not count. */
-export function contentsOf({ tables }: Pick<Backup, 'tables'>): BackupContents {
+export function contentsOf(tables: {
+  readonly formulas: readonly BackupRow[];
+  readonly batches: readonly unknown[];
+  readonly ingredients: readonly BackupRow[];
+  readonly shelf_items: readonly BackupRow[];
+}): BackupContents {
   return {
     formulas: tables.formulas.filter((row) => row.deleted_at === null || row.deleted_at === undefined).length,
     batches: tables.batches.length,

@@ -1,6 +1,7 @@
 import { readFormula } from '../../src/formats/formula-file';
 import { freezeBatch } from '../../src/kitchen/cook/freeze';
 import { restoreBackup, takeBackup } from '../../src/server/backup/kitchen-rows';
+import { readParts } from '../../src/server/backup/pack';
 import { openDatabase } from '../../src/server/db/database';
 import { tell } from '../../src/server/repositories/batch-log';
 import { beginBatch } from '../../src/server/repositories/batches';
@@ -54,5 +55,5 @@ for (let n = 1; ; n++) {
     }));
     await importIngredients(db, { add, change: [] }, () => undefined);
   }
-  if (n % EVERY_BACKUP === 0) await restoreBackup(db, await takeBackup(db, schemaName, new Date()));
+  if (n % EVERY_BACKUP === 0) await restoreBackup(db, readParts(await takeBackup(db, schemaName, new Date())));
 }

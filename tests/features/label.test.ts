@@ -265,7 +265,13 @@ describe('the label as a PDF', () => {
   it('says in real millimetres what the page shows', async () => {
     const faces = facesOf({ size: 'tub', netG: 200, useBy: '2026-12-24' });
     const pdf = await readPdf(
-      await labelPdf(file.name, 'tub', faces, 1, codeOf('http://127.0.0.1:4300/batches/x/record')),
+      await labelPdf({
+        name: file.name,
+        size: 'tub',
+        faces,
+        count: 1,
+        code: codeOf('http://127.0.0.1:4300/batches/x/record'),
+      }),
     );
     expect(pdf.pages).toBe(1);
     const text = pdf.texts.map((each) => each.text).join(' ');

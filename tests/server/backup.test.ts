@@ -8,7 +8,7 @@ import type { FormulaFile } from '@/formats/formula-file';
 import { backUpToday, forgetLongDeleted } from '@/server/backup/daily';
 import { backupsFolder, keepDaily, listKept, outdated, readKept } from '@/server/backup/kept-backups';
 import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
-import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
+import { BackupError, packParts, readParts, unpackBackup } from '@/server/backup/pack';
 import { readableRows } from '@/server/backup/readable-rows';
 import { restoreKitchen } from '@/server/backup/restore';
 import type { OpenDatabase } from '@/server/db/database';
@@ -21,6 +21,7 @@ import { changeSettings, readSettings } from '@/server/repositories/settings';
 import { listShelf } from '@/server/repositories/shelf';
 import { startingLarder } from '@/server/repositories/starting-larder';
 import { addVersion, listVersions } from '@/server/repositories/versions';
+import { packJson, partsOf } from '../support/backups';
 import { openTestKitchen } from '../support/databases';
 
 let kitchen: OpenDatabase;
@@ -38,7 +39,7 @@ beforeAll(async () => {
   await createFormula(kitchen.db, { ...base.file, name: 'A variant' }, now, base.id);
   await addVersion(kitchen.db, base.id, { name: 'before the fair', note: 'ünïcödé “quoted”', file: base.file }, now);
   await changeSettings(kitchen.db, { temperature: 'F' });
-  backup = await takeBackup(kitchen.db, kitchen.schemaName, now);
+  backup = readParts(await takeBackup(kitchen.db, kitchen.schemaName, now));
   other = await openTestKitchen();
 });
 afterAll(async () => {
@@ -62,7 +63,7 @@ async function everything({ db }: OpenDatabase) {
 
 describe('a backup', () => {
   it('put into an empty kitchen gives the very same one, through the file too', async () => {
-    const read = await unpackBackup(await packBackup(backup), [kitchen.schemaName]);
+    const read = await unpackBackup((await packParts(partsOf(backup))).bytes, [kitchen.schemaName]);
     expect(read).toEqual(backup);
     expect((await compareBackup(other.db, read)).find(({ table }) => table === 'formulas')).toMatchObject({
       added: backup.tables.formulas.length,
@@ -106,20 +107,17 @@ describe('a backup', () => {
   });
 
   it('that is cut off, changed, foreign, newer or hostile is refused with a word', async () => {
-    const bytes = await packBackup(backup);
+    const bytes = Buffer.from((await packParts(partsOf(backup))).bytes);
     const packed = (value: unknown) => gzipSync(`${'0'.repeat(64)}\n${JSON.stringify(value)}`);
     for (const [wrong, words] of [
       [bytes.subarray(0, bytes.length / 2), 'cannot be unpacked'],
       [Buffer.from('not a backup at all'), 'cannot be unpacked'],
       [gzipSync('hello'), 'checksum differs'],
       [packed(backup), 'checksum differs'],
-      [await packBackup({ ...backup, schema: '9999_from_tomorrow' }), 'made by a newer Dark Pour'],
-      [await packBackup({ ...backup, version: 2 } as unknown as Backup), 'only version 1'],
-      [await packBackup({ tables: {} } as unknown as Backup), 'format'],
-      [
-        await packBackup({ ...backup, tables: { ...backup.tables, formulas: 7 } } as unknown as Backup),
-        'tables.formulas',
-      ],
+      [packJson({ ...backup, schema: '9999_from_tomorrow' }), 'made by a newer Dark Pour'],
+      [packJson({ ...backup, version: 2 }), 'only version 1'],
+      [packJson({ tables: {} }), 'format'],
+      [packJson({ ...backup, tables: { ...backup.tables, formulas: 7 } }), 'tables.formulas'],
     ] as const) {
       const refused = await unpackBackup(wrong, [kitchen.schemaName]).catch((error: unknown) => error);
       expect(refused).toBeInstanceOf(BackupError);
@@ -146,8 +144,8 @@ describe('putting one back', () => {
     const work = await names(other);
     const [first, second] = [backup, { ...backup, tables: { ...backup.tables, formula_versions: [] } }];
     const restores = [
-      await restoreKitchen(folder, other, first, minutes(1)),
-      await restoreKitchen(folder, other, second, minutes(2)),
+      await restoreKitchen(folder, other, readableRows(first), minutes(1)),
+      await restoreKitchen(folder, other, readableRows(second), minutes(2)),
     ];
     expect(await names(other)).not.toContain('Work of the day');
     const listed = listKept(folder).filter(({ reason }) => reason === 'beforeRestore');
@@ -155,7 +153,7 @@ describe('putting one back', () => {
     expect(listed.map(({ contents }) => contents?.formulas)).toEqual([backup.tables.formulas.length, work.length]);
     const [today] = restores;
     if (!today) throw new Error('nothing kept');
-    await restoreKitchen(folder, other, await kept(folder, today.before), minutes(2));
+    await restoreKitchen(folder, other, readableRows(await kept(folder, today.before)), minutes(2));
     expect(await names(other)).toEqual(work);
     expect(listKept(folder)).toHaveLength(4);
   });
@@ -163,10 +161,10 @@ describe('putting one back', () => {
   it('what was there before is kept thirty days', async () => {
     const folder = path.join(home, 'thirty');
     const day = (n: number) => new Date(now.getTime() + n * 86_400_000);
-    const { before } = await restoreKitchen(folder, other, backup, day(0));
-    await keepDaily(folder, backup, day(29));
+    const { before } = await restoreKitchen(folder, other, readableRows(backup), day(0));
+    await keepDaily(folder, partsOf(backup), day(29));
     expect(readKept(folder, String(before))).toBeDefined();
-    await keepDaily(folder, backup, day(31));
+    await keepDaily(folder, partsOf(backup), day(31));
     expect(readKept(folder, String(before))).toBeUndefined();
     expect(readdirSync(backupsFolder(folder)).some((name) => name.startsWith(String(before)))).toBe(false);
   });
@@ -213,7 +211,7 @@ describe('putting one back', () => {
         day_tasks: [{ id: 't', day: 'tomorrow', formula_id: String(formulas[1]?.id), ready_minutes: 5 }],
       },
     };
-    const { leftOut } = await restoreKitchen(path.join(home, 'hostile'), other, hostile, now);
+    const { leftOut } = await restoreKitchen(path.join(home, 'hostile'), other, readableRows(hostile), now);
     expect(leftOut.map(({ table, reason }) => `${table}: ${reason}`)).toEqual([
       expect.stringMatching(/^ingredients: components/),
       'ingredients: name',
@@ -260,9 +258,9 @@ describe('daily backups', () => {
 
   it('never replace the one of the same day', async () => {
     const folder = path.join(home, 'fuller');
-    expect(await keepDaily(folder, backup, now)).toBe(true);
+    expect(await keepDaily(folder, partsOf(backup), now)).toBe(true);
     const emptier = { ...backup, tables: { ...backup.tables, formulas: [], formula_lines: [], formula_versions: [] } };
-    expect(await keepDaily(folder, emptier, new Date(now.getTime() + 3_600_000))).toBe(false);
+    expect(await keepDaily(folder, partsOf(emptier), new Date(now.getTime() + 3_600_000))).toBe(false);
     const bytes = readKept(folder, 'dark-pour-2026-11-26.backup');
     expect(bytes && (await unpackBackup(bytes, [kitchen.schemaName]))).toEqual(backup);
   });

@@ -18,6 +18,8 @@ import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest';
 import { backupsFolder, keepDaily } from '@/server/backup/kept-backups';
 import { takeBackup } from '@/server/backup/kitchen-rows';
 import { lookForDamage, newestWhole } from '@/server/backup/look-for-damage';
+import { readParts } from '@/server/backup/pack';
+import { readableRows } from '@/server/backup/readable-rows';
 import { restoreKitchen } from '@/server/backup/restore';
 import { knownDamage } from '@/server/db/damage';
 import { openDatabase } from '@/server/db/database';
@@ -96,7 +98,7 @@ describe('a kitchen on the disk', () => {
     expect(newest).toMatch(/^dark-pour-.*\.backup$/);
     writeFileSync(path.join(backupsFolder(folder), 'dark-pour-2099-01-01.backup'), 'torn');
     expect(await newestWhole(folder, [torn.schemaName])).toBe(newest);
-    await restoreKitchen(folder, torn, backup, new Date());
+    await restoreKitchen(folder, torn, readableRows(readParts(backup)), new Date());
     expect(await lookForDamage(torn.db)).toBeUndefined();
     expect(knownDamage()).toBeUndefined();
     expect(await listIngredients(torn.db)).toHaveLength(startingLarder().length);

@@ -1,11 +1,11 @@
-import { mkdtempSync, rmSync, utimesSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, utimesSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
 import { afterEach, beforeEach, expect, test } from 'vitest';
 import { takeBackup } from '@/server/backup/kitchen-rows';
-import { packBackup, unpackBackup } from '@/server/backup/pack';
-import { keepPhotosOf, withPhotos } from '@/server/backup/photos-in-backup';
+import { packParts, unpackBackup } from '@/server/backup/pack';
+import { keepPhotosOf } from '@/server/backup/photos-in-backup';
 import { knownSchemas, openMemoryDatabase } from '@/server/db/database';
 import { develop, PhotoError } from '@/server/photos/develop';
 import { dropPhotos, keepPhoto, listPhotos, mirrorPhotos, readPhoto } from '@/server/photos/photo-folder';
@@ -88,6 +88,20 @@ test('kept under its hash once, read by it, and by nothing that leads elsewhere'
   expect(listPhotos(folder)).toEqual([hash]);
   expect(readPhoto(folder, hash)?.equals(jpeg)).toBe(true);
   for (const other of ['0'.repeat(64), '../token', `${hash}.jpg`, '']) expect(readPhoto(folder, other)).toBeUndefined();
+  // Nothing that points elsewhere is followed, to read or to write.
+  const own = newFolder();
+  const outside = path.join(newFolder(), 'secret');
+  writeFileSync(outside, 'a secret');
+  const room = path.join(own, 'photos', hash.slice(0, 2));
+  mkdirSync(room, { recursive: true });
+  symlinkSync(outside, path.join(room, `${hash}.jpg`));
+  expect(readPhoto(own, hash)).toBeUndefined();
+  keepPhoto(own, hash, jpeg);
+  expect(readFileSync(outside, 'utf8')).toBe('a secret');
+  expect(readPhoto(own, hash)?.equals(jpeg)).toBe(true);
+  rmSync(room, { recursive: true });
+  symlinkSync(path.dirname(outside), room);
+  expect(() => keepPhoto(own, hash, jpeg)).toThrow('points elsewhere');
 });
 
 test('the backups have a copy; what no batch shows goes, unless it came lately', async () => {
@@ -116,8 +130,8 @@ test('a backup takes the photos along and keeps only those that are what their n
   if (!one || !two) throw new Error('two photos');
   for (const { hash, jpeg } of [one, two]) keepPhoto(folder, hash, jpeg);
   const { db, schemaName, close } = await openMemoryDatabase();
-  const packed = await packBackup(withPhotos(await takeBackup(db, schemaName, new Date()), folder));
-  const backup = await unpackBackup(packed, knownSchemas());
+  const parts = { ...(await takeBackup(db, schemaName, new Date())), photosFrom: folder };
+  const backup = await unpackBackup((await packParts(parts)).bytes, knownSchemas());
   await close();
   const other = newFolder();
   const photos = { ...backup.photos, [two.hash]: Buffer.from('another picture').toString('base64') };

@@ -85,7 +85,9 @@ export function learnKitchen(readings: readonly KitchenReading[]): KitchenKnowle
   const groups = new Map<string, KitchenReading[]>();
   for (const reading of of('warm')) {
     const key = reading.chocolate ?? '';
-    groups.set(key, [...(groups.get(key) ?? []), reading]);
+    const group = groups.get(key);
+    if (group) group.push(reading);
+    else groups.set(key, [reading]);
   }
   const known = [...groups].filter(([key]) => key !== '').length > 1;
   const warm = !known

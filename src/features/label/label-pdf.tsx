@@ -1,10 +1,11 @@
 import { Document, Page, Path, renderToBuffer, StyleSheet, Svg, Text, View } from '@react-pdf/renderer';
+import { PDFDocument } from 'pdf-lib';
 import { LABEL_SIZES, type LabelSize } from '@/formats/label';
 import { registerFonts, SANS } from '@/ui/paper/pdf-fonts';
 import { pdfLetters } from '@/ui/paper/pdf-letters';
 import type { Code } from './code';
 import type { Face, Mark } from './layout';
-import { sheets } from './sheets';
+import { A4, sheets } from './sheets';
 
 /** Points in a millimetre. */
 const PT = 72 / 25.4;
@@ -16,30 +17,59 @@ const styles = StyleSheet.create({
   mark: { position: 'absolute' },
 });
 
-/** Sheets of labels in real millimetres on A4. */
-export function labelPdf(name: string, size: LabelSize, faces: readonly Face[], count: number, code: Code | undefined) {
+/** What is printed: so many labels, each with all its faces. */
+export interface LabelPrint {
+  readonly name: string;
+  readonly size: LabelSize;
+  readonly faces: readonly Face[];
+  readonly count: number;
+  readonly code: Code | undefined;
+}
+
+/** Each face once, on a page of its own size. */
+function facesPdf({ name, size, faces, code }: LabelPrint): Promise<Buffer> {
   registerFonts();
   const { plain } = pdfLetters(faces);
   const { widthMm, heightMm } = LABEL_SIZES[size];
   return renderToBuffer(
     <Document title={name}>
-      {sheets(size, faces, count).map((sheet, i) => (
-        // biome-ignore lint/suspicious/noArrayIndexKey: sheets are alike
-        <Page key={i} size="A4" style={styles.page}>
-          {sheet.map(({ face, xMm, yMm }) => (
-            <View
-              key={`${xMm} ${yMm}`}
-              style={{ ...styles.mark, left: xMm * PT, top: yMm * PT, width: widthMm * PT, height: heightMm * PT }}
-            >
-              {face.map((mark) => (
-                <Drawn key={`${mark.kind} ${mark.x} ${mark.y}`} mark={mark} code={code} plain={plain} />
-              ))}
-            </View>
+      {faces.map((face, i) => (
+        // biome-ignore lint/suspicious/noArrayIndexKey: faces in their order
+        <Page key={i} size={[widthMm * PT, heightMm * PT]} style={styles.page}>
+          {face.map((mark) => (
+            <Drawn key={`${mark.kind} ${mark.x} ${mark.y}`} mark={mark} code={code} plain={plain} />
           ))}
         </Page>
       ))}
     </Document>,
   );
+}
+
+/** Sheets of labels in real millimetres on A4: each face is drawn once and laid wherever it is wanted, so that hundreds of them take no longer than one. */
+export async function labelPdf(print: LabelPrint): Promise<Uint8Array> {
+  const { name, size, faces, count } = print;
+  const { widthMm, heightMm } = LABEL_SIZES[size];
+  const sheet = await PDFDocument.create();
+  sheet.setTitle(name);
+  const drawn = await sheet.embedPdf(
+    await facesPdf(print),
+    faces.map((_, i) => i),
+  );
+  for (const placed of sheets(size, faces, count)) {
+    const page = sheet.addPage([A4.widthMm * PT, A4.heightMm * PT]);
+    for (const { face, xMm, yMm } of placed) {
+      const own = drawn[faces.indexOf(face)];
+      // Paper is measured from below there.
+      if (own)
+        page.drawPage(own, {
+          x: xMm * PT,
+          y: (A4.heightMm - yMm - heightMm) * PT,
+          width: widthMm * PT,
+          height: heightMm * PT,
+        });
+    }
+  }
+  return sheet.save();
 }
 
 function Drawn({ mark, code, plain }: { mark: Mark; code: Code | undefined; plain: (text: string) => string }) {

@@ -1,7 +1,7 @@
 import { LABEL_SIZES, type LabelSize } from '@/formats/label';
 import type { Face } from './layout';
 
-const A4 = { widthMm: 210, heightMm: 297 } as const;
+export const A4 = { widthMm: 210, heightMm: 297 } as const;
 
 /** A label in its place on a sheet, mm from the upper left corner of the paper. */
 export interface Placed {

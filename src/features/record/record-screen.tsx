@@ -41,6 +41,7 @@ export function RecordScreen({ opened }: { opened: BatchAnswer }) {
   const tests = useMemo(() => testsOf(head, frozen, log.events).tests, [head, frozen, log.events]);
   const batch = useMemo(() => bookBatch(cooked, state), [cooked, state]);
   const knowledge = useKnowledge(
+    head.id,
     log.state.kind === 'kept' ? tests.map(({ key, isDoubted }) => `${key}${isDoubted}`).join() : undefined,
   );
   const summary = useMemo(() => summarise(head, frozen, log.events), [head, frozen, log.events]);

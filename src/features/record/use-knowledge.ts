@@ -7,9 +7,10 @@ import { usePours } from '@/ui/pours/pours-provider';
 /**
  * What the kitchen's tests have taught, asked anew whenever the tests of a batch are kept.
  *
+ * @param batchId whose tests are shown among the others
  * @param kept what tells these tests from others; nothing while they are on their way
  */
-export function useKnowledge(kept: string | undefined) {
+export function useKnowledge(batchId: string, kept: string | undefined) {
   const [data, setData] = useState<KnowledgeAnswer | undefined>();
   const router = useRouter();
   const { knowledge } = usePours();
@@ -21,7 +22,7 @@ export function useKnowledge(kept: string | undefined) {
   useEffect(() => {
     if (kept === undefined) return;
     let isHere = true;
-    fetchKnowledge().then(
+    fetchKnowledge(batchId).then(
       (answer) => isHere && setData(answer),
       // Not reachable: what was known stays.
       () => undefined,
@@ -29,6 +30,6 @@ export function useKnowledge(kept: string | undefined) {
     return () => {
       isHere = false;
     };
-  }, [kept]);
+  }, [batchId, kept]);
   return { data };
 }

@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { existsSync, linkSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import writeFileAtomic from 'write-file-atomic';
-import { type Backup, type BackupContents, backupContentsSchema, contentsOf } from '@/formats/backup-file';
+import { type BackupContents, backupContentsSchema } from '@/formats/backup-file';
 import { flush } from '../db/flush-tree';
-import { packBackup } from './pack';
+import { type BackupParts, packOffThread } from './pack';
 
 /** How many daily ones are kept, and of how many months the first one. */
 const DAYS = 14;
@@ -88,16 +88,17 @@ function letGoOfOld(folder: string, now: Date): void {
 }
 
 /** Writes a backup under a name that nothing has yet: whole or not at all, and on the disk when this is over. */
-async function write(folder: string, name: string, backup: Backup): Promise<void> {
+async function write(folder: string, name: string, parts: BackupParts): Promise<void> {
   const home = backupsFolder(folder);
   mkdirSync(home, { recursive: true, mode: 0o700 });
   const place = path.join(home, name);
   const unfinished = `${place}.${randomUUID()}`;
+  const { bytes, contents } = await packOffThread(parts);
   try {
-    writeFileSync(unfinished, await packBackup(backup), { mode: 0o600, flush: true });
+    writeFileSync(unfinished, bytes, { mode: 0o600, flush: true });
     // Unlike a rename this never goes over what is there.
     linkSync(unfinished, place);
-    writeFileAtomic.sync(contentsFile(place), JSON.stringify(contentsOf(backup)), { mode: 0o600 });
+    writeFileAtomic.sync(contentsFile(place), JSON.stringify(contents), { mode: 0o600 });
   } finally {
     rmSync(unfinished, { force: true });
   }
@@ -110,9 +111,9 @@ const isTaken = (error: unknown) => (error as NodeJS.ErrnoException).code === 'E
 export const hasDaily = (folder: string, now: Date) => existsSync(path.join(backupsFolder(folder), dailyName(now)));
 
 /** Keeps the backup of a day, unless that day has one: the earlier one is never overwritten. */
-export async function keepDaily(folder: string, backup: Backup, now: Date): Promise<boolean> {
+export async function keepDaily(folder: string, parts: BackupParts, now: Date): Promise<boolean> {
   try {
-    await write(folder, dailyName(now), backup);
+    await write(folder, dailyName(now), parts);
   } catch (error) {
     if (isTaken(error)) return false;
     throw error;
@@ -126,12 +127,12 @@ export async function keepDaily(folder: string, backup: Backup, now: Date): Prom
  *
  * @returns that name
  */
-export async function keepBeforeRestore(folder: string, backup: Backup, now: Date): Promise<string> {
+export async function keepBeforeRestore(folder: string, parts: BackupParts, now: Date): Promise<string> {
   const stem = `dark-pour-${now.toISOString().replaceAll(':', '')}-before-restore`;
   for (let n = 1; ; n++) {
     const name = `${stem}${n > 1 ? `-${n}` : ''}.backup`;
     try {
-      await write(folder, name, backup);
+      await write(folder, name, parts);
       letGoOfOld(folder, now);
       return name;
     } catch (error) {

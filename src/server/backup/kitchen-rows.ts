@@ -2,62 +2,81 @@ import { sql } from 'drizzle-orm';
 import { BACKUP_TABLES, type Backup, type BackupRow, type BackupTable, type TableChange } from '@/formats/backup-file';
 import type { Database } from '../db/query-builder';
 import { answeredWrites } from '../db/schema';
+import type { BackupParts } from './pack';
 import { KEYS } from './readable-rows';
 
 /** All tables as they were when the first was read. */
 const ONE_MOMENT = { isolationLevel: 'repeatable read' } as const;
 const ROWS_AT_ONCE = 200;
-const READ_AT_ONCE = 2_000;
+const READ_AT_ONCE = 500;
 
 /** A query's rows, whatever database answers. */
 async function rowsOf<Row>(db: Pick<Database, 'execute'>, query: ReturnType<typeof sql>): Promise<Row[]> {
   return ((await db.execute(query)) as { rows: Row[] }).rows;
 }
 
-async function readTable(db: Pick<Database, 'execute'>, table: BackupTable): Promise<BackupRow[]> {
+/**
+ * Reads a table as the database writes its rows, a part at a time: no question takes long, and others who ask have their turn.
+ *
+ * @param tx a transaction: rows stand as they were when the first was read
+ */
+async function readTable(
+  tx: Pick<Database, 'execute'>,
+  table: BackupTable,
+  take: (rows: readonly string[]) => void,
+): Promise<void> {
   const name = sql.identifier(table);
   const order = sql.join(
     KEYS[table].map((key) => sql.identifier(key)),
     sql`, `,
   );
-  const rows: BackupRow[] = [];
-  // A part at a time: no question takes longer than a server answers, and others who ask have their turn.
-  for (let from = 0; ; from += READ_AT_ONCE) {
-    const found = await rowsOf<{ row: string }>(
-      db,
-      sql`select row_to_json(t)::text as row from ${name} t order by ${order} limit ${READ_AT_ONCE} offset ${from}`,
-    );
-    for (const { row } of found) rows.push(JSON.parse(row) as BackupRow);
-    if (found.length < READ_AT_ONCE) return rows;
+  await tx.execute(
+    sql`declare rows_of_table no scroll cursor for select row_to_json(t)::text as row from ${name} t order by ${order}`,
+  );
+  for (;;) {
+    const found = await rowsOf<{ row: string }>(tx, sql`fetch ${sql.raw(String(READ_AT_ONCE))} from rows_of_table`);
+    take(found.map(({ row }) => row));
+    if (found.length < READ_AT_ONCE) break;
   }
+  await tx.execute(sql`close rows_of_table`);
 }
 
-/** Everything of a kitchen at one moment. */
-export async function takeBackup(db: Database, schema: string, now: Date): Promise<Backup> {
+/** Everything of a kitchen at one moment, row by row as the database writes it. */
+export async function takeBackup(db: Database, schema: string, now: Date): Promise<BackupParts> {
   return db.transaction(async (tx) => {
-    const tables = {} as Record<BackupTable, BackupRow[]>;
-    for (const table of BACKUP_TABLES) tables[table] = await readTable(tx, table);
-    return { format: 'dark-pour/backup', version: 1, madeAt: now.toISOString(), schema, tables, photos: {} };
+    const tables = {} as Record<BackupTable, string[]>;
+    for (const table of BACKUP_TABLES) {
+      const rows: string[] = [];
+      await readTable(tx, table, (more) => rows.push(...more));
+      tables[table] = rows;
+    }
+    return { madeAt: now.toISOString(), schema, tables };
   }, ONE_MOMENT);
 }
 
 /** What a backup would change here, table by table. Nothing is changed. */
 export async function compareBackup(db: Database, backup: Backup): Promise<TableChange[]> {
-  const changes: TableChange[] = [];
-  for (const table of BACKUP_TABLES) {
-    const keyOf = (row: BackupRow) => JSON.stringify(KEYS[table].map((key) => row[key]));
-    const here = new Map((await readTable(db, table)).map((row) => [keyOf(row), JSON.stringify(row)]));
-    const count = { added: 0, changed: 0, same: 0 };
-    for (const row of backup.tables[table]) {
-      const now = here.get(keyOf(row));
-      here.delete(keyOf(row));
-      if (now === undefined) count.added += 1;
-      else if (now === JSON.stringify(row)) count.same += 1;
-      else count.changed += 1;
+  return db.transaction(async (tx) => {
+    const changes: TableChange[] = [];
+    for (const table of BACKUP_TABLES) {
+      const keyOf = (row: BackupRow) => JSON.stringify(KEYS[table].map((key) => row[key]));
+      const there = new Map(backup.tables[table].map((row) => [keyOf(row), row]));
+      const count = { added: 0, changed: 0, same: 0, removed: 0 };
+      await readTable(tx, table, (texts) => {
+        for (const text of texts) {
+          const row = JSON.parse(text) as BackupRow;
+          const other = there.get(keyOf(row));
+          there.delete(keyOf(row));
+          if (other === undefined) count.removed += 1;
+          else if (JSON.stringify(other) === JSON.stringify(row)) count.same += 1;
+          else count.changed += 1;
+        }
+      });
+      count.added = there.size;
+      changes.push({ table, ...count });
     }
-    changes.push({ table, ...count, removed: here.size });
-  }
-  return changes;
+    return changes;
+  }, ONE_MOMENT);
 }
 
 /** Columns of a table, as the database has them. */

@@ -5,17 +5,15 @@ import { keepPhoto, listPhotos, readPhoto } from '../photos/photo-folder';
 /** Most of photos that go into one file, bytes: it is read as one text. */
 const MOST_BYTES = 200_000_000;
 
-/** A backup with the photos of its data folder in it, as many as fit. */
-export function withPhotos(backup: Backup, folder: string): Backup {
-  const photos: Record<string, string> = {};
+/** The photos of a data folder by their names, base64, as many as fit into one file. */
+export function* photosOf(folder: string): Generator<readonly [hash: string, base64: string]> {
   let bytes = 0;
   for (const hash of listPhotos(folder)) {
     const jpeg = readPhoto(folder, hash);
     if (!jpeg || bytes + jpeg.length > MOST_BYTES) continue;
     bytes += jpeg.length;
-    photos[hash] = jpeg.toString('base64');
+    yield [hash, jpeg.toString('base64')];
   }
-  return { ...backup, photos };
 }
 
 /** Keeps the photos of a backup; one that is not what its name says is left out. */

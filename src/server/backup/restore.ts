@@ -1,4 +1,4 @@
-import type { Backup, LeftOut } from '@/formats/backup-file';
+import type { LeftOut } from '@/formats/backup-file';
 import { damageMended, knownDamage } from '../db/damage';
 import type { OpenDatabase } from '../db/database';
 import { troubleOf } from '../db/trouble-of';
@@ -6,9 +6,8 @@ import { mirrorPhotos } from '../photos/photo-folder';
 import { refreshTests } from '../repositories/kitchen-tests';
 import { backupsFolder, keepBeforeRestore } from './kept-backups';
 import { restoreBackup, takeBackup } from './kitchen-rows';
-import { BackupError } from './pack';
+import { BackupError, type Unpacked } from './pack';
 import { keepPhotosOf } from './photos-in-backup';
-import { readableRows } from './readable-rows';
 
 /** What a restore did. */
 export interface Restored {
@@ -39,10 +38,9 @@ async function keepWhatIsThere(
 export async function restoreKitchen(
   folder: string,
   { db, schemaName }: OpenDatabase,
-  whole: Backup,
+  { backup, leftOut }: Unpacked,
   now: Date,
 ): Promise<Restored> {
-  const { backup, leftOut } = readableRows(whole);
   const before = await keepWhatIsThere(folder, { db, schemaName }, now);
   try {
     await restoreBackup(db, backup);

@@ -1,4 +1,4 @@
-import { and, eq, isNull, ne, or, sql } from 'drizzle-orm';
+import { and, count, desc, eq, isNull, ne, or, sql } from 'drizzle-orm';
 import { KITCHEN_FROM_TESTS, type KitchenKnowledge, type KitchenReading, learnKitchen } from '@/core/learn/kitchen';
 import { type OneSided, oneSided } from '@/core/learn/one-sided';
 import { MODEL_REVISION } from '@/core/model-constants';
@@ -6,7 +6,11 @@ import type { KnowledgeAnswer } from '@/formats/kitchen-test';
 import { testsOf } from '@/kitchen/record/tests-of';
 import type { Database } from '../db/query-builder';
 import { batchEvents, batches, kitchenTests } from '../db/schema';
+import { offThread } from '../heavy/off-thread';
 import { eventsAfter, findBatch } from './batch-rows';
+
+/** Readings from which on they are learnt from on a thread. */
+const WORTH_A_THREAD = 500;
 
 /** Holds all tests of a batch against the book, and keeps what they say. */
 export async function writeTests(
@@ -43,21 +47,72 @@ export async function refreshTests(db: Database): Promise<void> {
   if (old.length === MOST_AT_ONCE) await refreshTests(db);
 }
 
-/** What this kitchen's tests have taught so far, from all of them at once, and each of them. */
-export async function kitchenKnowledge(db: Database): Promise<KnowledgeAnswer> {
-  const rows = await db.select().from(kitchenTests);
-  const counting = rows.flatMap(({ isDoubted, chocolate, ...reading }): KitchenReading[] =>
-    isDoubted ? [] : [{ ...reading, chocolate: chocolate ?? undefined }],
+/** What is known, and of which tests: learnt once whatever asks, and on a thread of its own. */
+interface Learning {
+  readonly version: string;
+  readonly knowledge: Promise<KitchenKnowledge>;
+}
+const learning = new WeakMap<Database, Learning>();
+
+/** Tells these tests from any others: how many there are, and what each writing of a row is stamped with. */
+async function testsVersion(db: Database): Promise<string> {
+  const [found] = await db
+    .select({ count: count(), stamp: sql<string>`coalesce(sum(xmin::text::bigint), 0)::text` })
+    .from(kitchenTests);
+  return `${found?.count} ${found?.stamp}`;
+}
+
+async function learn(db: Database): Promise<KitchenKnowledge> {
+  const columns = { about: kitchenTests.about, residual: kitchenTests.residual, se: kitchenTests.se };
+  const rows = await db
+    .select({ ...columns, chocolate: kitchenTests.chocolate })
+    .from(kitchenTests)
+    .where(eq(kitchenTests.isDoubted, false));
+  const readings = rows.map(
+    ({ chocolate, ...reading }): KitchenReading => ({ ...reading, chocolate: chocolate ?? undefined }),
   );
-  return {
-    knowledge: learnKitchen(counting),
-    readings: rows.map(({ chocolate: _, ...reading }) => reading),
-  };
+  // A few are learnt from faster than they are handed over.
+  if (readings.length < WORTH_A_THREAD) return learnKitchen(readings);
+  return offThread('learn', readings, () => learnKitchen(readings));
+}
+
+/** What this kitchen's tests have taught so far, from all of them at once. */
+export async function kitchenKnowledge(db: Database): Promise<KitchenKnowledge> {
+  const version = await testsVersion(db);
+  const known = learning.get(db);
+  if (known?.version === version) return known.knowledge;
+  const knowledge = learn(db);
+  learning.set(db, { version, knowledge });
+  // What failed is not known: whoever asks next has it learnt again.
+  knowledge.catch(() => learning.delete(db));
+  return knowledge;
+}
+
+/** Readings that are drawn beside what was learnt: those of one batch, and the last of all others. */
+const MAX_READINGS = 200;
+
+/** What the tests taught, with those of a batch and some of the others. */
+export async function knowledgeBeside(db: Database, batchId: string | undefined): Promise<KnowledgeAnswer> {
+  const own = sql`${kitchenTests.batchId} = ${batchId ?? ''}`;
+  const rows = await db
+    .select({
+      batchId: kitchenTests.batchId,
+      key: kitchenTests.key,
+      about: kitchenTests.about,
+      residual: kitchenTests.residual,
+      se: kitchenTests.se,
+      isDoubted: kitchenTests.isDoubted,
+    })
+    .from(kitchenTests)
+    .innerJoin(batches, eq(batches.id, kitchenTests.batchId))
+    .orderBy(desc(own), desc(batches.startedAt))
+    .limit(MAX_READINGS);
+  return { knowledge: await kitchenKnowledge(db), readings: rows };
 }
 
 /** How this kitchen pours; nothing while it has too few tests for figures of its own. */
 export async function kitchenPours(db: Database): Promise<KitchenKnowledge | undefined> {
-  const { knowledge } = await kitchenKnowledge(db);
+  const knowledge = await kitchenKnowledge(db);
   return knowledge.tests >= KITCHEN_FROM_TESTS ? knowledge : undefined;
 }
 
@@ -69,7 +124,11 @@ export async function allMisses(db: Database): Promise<Record<string, OneSided[]
     .innerJoin(batches, eq(batches.id, kitchenTests.batchId))
     .where(eq(kitchenTests.isDoubted, false));
   const byFormula = new Map<string, typeof rows>();
-  for (const row of rows) byFormula.set(row.formulaId, [...(byFormula.get(row.formulaId) ?? []), row]);
+  for (const row of rows) {
+    const own = byFormula.get(row.formulaId);
+    if (own) own.push(row);
+    else byFormula.set(row.formulaId, [row]);
+  }
   const found = [...byFormula].map(([id, readings]) => [id, oneSided(readings)] as const);
   return Object.fromEntries(found.filter(([, misses]) => misses.length > 0));
 }

@@ -2,9 +2,7 @@ import { NextResponse } from 'next/server';
 import { z } from 'zod';
 import { readKept } from '@/server/backup/kept-backups';
 import { compareBackup, takeBackup } from '@/server/backup/kitchen-rows';
-import { BackupError, packBackup, unpackBackup } from '@/server/backup/pack';
-import { withPhotos } from '@/server/backup/photos-in-backup';
-import { readableRows } from '@/server/backup/readable-rows';
+import { BackupError, packOffThread, unpackOffThread } from '@/server/backup/pack';
 import { restoreKitchen } from '@/server/backup/restore';
 import { dataFolder } from '@/server/db/data-folder';
 import { knownSchemas, sharedDatabase } from '@/server/db/database';
@@ -20,7 +18,9 @@ export async function GET(request: Request) {
     const kept = asked === null ? undefined : readKept(dataFolder(), asked);
     if (asked !== null && !kept) throw new RequestError(404, NOT_KEPT);
     const { db, schemaName } = await sharedDatabase();
-    const bytes = kept ?? (await packBackup(withPhotos(await takeBackup(db, schemaName, new Date()), dataFolder())));
+    const watching = { signal: request.signal };
+    const parts = async () => ({ ...(await takeBackup(db, schemaName, new Date())), photosFrom: dataFolder() });
+    const bytes = kept ?? (await packOffThread(await parts(), watching)).bytes;
     const name = asked ?? `dark-pour-${new Date().toISOString().slice(0, 10)}.backup`;
     return new Response(new Uint8Array(bytes), {
       headers: { 'content-type': 'application/gzip', 'content-disposition': `attachment; filename="${name}"` },
@@ -48,10 +48,10 @@ export async function POST(request: Request) {
     const { from, preview } = await readJson(request, restoreSchema, { mostBytes: LARGEST_REQUEST_BYTES });
     const open = await sharedDatabase();
     try {
-      const whole = await unpackBackup(bytesOf(from), knownSchemas());
-      if (!preview) return NextResponse.json(await restoreKitchen(dataFolder(), open, whole, new Date()));
-      const { backup, leftOut } = readableRows(whole);
-      return NextResponse.json({ madeAt: whole.madeAt, changes: await compareBackup(open.db, backup), leftOut });
+      const read = await unpackOffThread(bytesOf(from), knownSchemas(), { signal: request.signal });
+      if (!preview) return NextResponse.json(await restoreKitchen(dataFolder(), open, read, new Date()));
+      const { backup, leftOut } = read;
+      return NextResponse.json({ madeAt: backup.madeAt, changes: await compareBackup(open.db, backup), leftOut });
     } catch (error) {
       if (error instanceof BackupError) throw new RequestError(422, error.message);
       throw error;

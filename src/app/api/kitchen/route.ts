@@ -1,12 +1,13 @@
 import { NextResponse } from 'next/server';
 import { sharedDatabase } from '@/server/db/database';
 import { answering } from '@/server/read-request';
-import { kitchenKnowledge } from '@/server/repositories/kitchen-tests';
+import { knowledgeBeside } from '@/server/repositories/kitchen-tests';
 
-/** What the kitchen's own tests have taught, from all of them at once, and what each says. */
-export async function GET() {
+/** What the kitchen's own tests have taught, from all of them at once, with those of a batch (`?batch=ID`) and the last of the others. */
+export async function GET(request: Request) {
   return answering(async () => {
     const { db } = await sharedDatabase();
-    return NextResponse.json(await kitchenKnowledge(db));
+    const batch = new URL(request.url).searchParams.get('batch') ?? undefined;
+    return NextResponse.json(await knowledgeBeside(db, batch));
   });
 }

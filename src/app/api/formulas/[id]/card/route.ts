@@ -4,6 +4,7 @@ import { CUP_SYSTEMS } from '@/core/matter/measures';
 import { benchCard } from '@/features/card/bench-card';
 import { cardPdf } from '@/features/card/card-pdf';
 import { sharedDatabase } from '@/server/db/database';
+import { offThread } from '@/server/heavy/off-thread';
 import { answering, RequestError } from '@/server/read-request';
 import { findFormula } from '@/server/repositories/formulas';
 import { someIngredients } from '@/server/repositories/larder';
@@ -19,7 +20,8 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     const larder = new Map((await someIngredients(db, used)).map((each) => [each.id, each]));
     const asked = new URL(request.url).searchParams.get('cups') ?? '';
     const cups = keysOf(CUP_SYSTEMS).find((each) => each === asked) ?? 'metric';
-    const pdf = await cardPdf(benchCard(formula.file, larder, 'grams', cups));
+    const card = benchCard(formula.file, larder, 'grams', cups);
+    const pdf = await offThread('cardPdf', card, () => cardPdf(card), { signal: request.signal });
     return new Response(new Uint8Array(pdf), {
       headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="bench-card.pdf"' },
     });

@@ -2,6 +2,7 @@ import { kitchenSettings } from '@/app/kitchen-settings';
 import { methodPaper } from '@/features/method/method-paper';
 import { methodPdf } from '@/features/method/method-pdf';
 import { sharedDatabase } from '@/server/db/database';
+import { offThread } from '@/server/heavy/off-thread';
 import { methodOf } from '@/server/method-of';
 import { answering, RequestError } from '@/server/read-request';
 
@@ -15,7 +16,8 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     const { file, worked, nameOf } = found;
     if (!worked) throw new RequestError(404, 'No way of working suits this formula yet: there is nothing to print.');
     const names = file.lines.map(({ ingredient }) => nameOf(ingredient));
-    const pdf = await methodPdf(methodPaper(file.name, worked, names));
+    const paper = methodPaper(file.name, worked, names);
+    const pdf = await offThread('methodPdf', paper, () => methodPdf(paper), { signal: request.signal });
     return new Response(new Uint8Array(pdf), {
       headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="method-card.pdf"' },
     });
