@@ -11,6 +11,7 @@ import { makePrivate } from './auth/private-files.mjs';
 import { isFromHere } from './auth/this-machine.mjs';
 import { commandToken, isSameText, pageToken } from './auth/tokens.mjs';
 import { cookieIn, ownNames, refusalOf, TOKEN_COOKIE } from './guard.mjs';
+import { keptPages } from './kept-pages.mjs';
 import { isLoopback } from './loopback.mjs';
 
 /** Idle connections stay this long: a tablet that asks every ten seconds must not meet one that is just being closed. */
@@ -66,6 +67,9 @@ async function hear(asked, response) {
       `${TOKEN_COOKIE}=${token}; Path=/; Max-Age=${YEAR_S}; HttpOnly; SameSite=Strict${secure}`,
     );
   }
+  pages.hearWrite(asked, response);
+  // While it is developed a page changes without anybody saving.
+  if (mode !== 'dev' && (await pages.answer(asked, response))) return;
   await answer(asked, response);
 }
 
@@ -89,8 +93,13 @@ else {
   });
 }
 
-/** The first request, asked from inside: with it the data is opened, or the process ends with a word. @param {string} address */
-const opened = (address) =>
+/** Where this machine reaches it. */
+const at = host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host;
+const address = `http${isSecure ? 's' : ''}://${at.includes(':') ? `[${at}]` : at}:${port}`;
+const pages = keptPages({ address, authorization: `Bearer ${command}` });
+
+/** The first request, asked from inside: with it the data is opened, or the process ends with a word. */
+const opened = () =>
   new Promise((resolve) => {
     const ask = isSecure ? secureRequest : request;
     const headers = { authorization: `Bearer ${command}` };
@@ -101,9 +110,7 @@ const opened = (address) =>
   });
 
 server.listen(port, host, async () => {
-  const at = host === '0.0.0.0' || host === '::' ? '127.0.0.1' : host;
-  const address = `http${isSecure ? 's' : ''}://${at.includes(':') ? `[${at}]` : at}:${port}`;
-  await opened(address);
+  await opened();
   // Where the shell commands find a kitchen that is open.
   writeFileSync(path.join(folder, 'server.json'), `${JSON.stringify({ address })}\n`, { mode: 0o600 });
   process.send?.('listening');

@@ -16,6 +16,8 @@ export interface Changes {
   readonly close: () => Promise<void>;
 }
 
+const held = globalThis as { darkPourChanges?: Changes; darkPourSaved?: (change: Change) => void };
+
 /** Changes of a kitchen that one process alone has open. */
 function changesHere(): Changes {
   const listeners = new EventEmitter();
@@ -46,7 +48,10 @@ export function changesOnServer(url: string): Changes {
     });
     next.on('notification', ({ payload }) => {
       const change = changeSchema.safeParse(JSON.parse(payload ?? 'null'));
-      if (change.success) void here.announce(change.data);
+      if (!change.success) return;
+      // Told by another process: pages that are kept here show what was.
+      held.darkPourSaved?.(change.data);
+      void here.announce(change.data);
     });
     await next.connect();
     await next.query(`listen ${CHANNEL}`);
@@ -81,8 +86,6 @@ export function changesOnServer(url: string): Changes {
   };
 }
 
-const held = globalThis as { darkPourChanges?: Changes };
-
 /** The changes of this process's kitchen. */
 export function sharedChanges(): Changes {
   const place = kitchenPlace();
@@ -90,8 +93,9 @@ export function sharedChanges(): Changes {
   return held.darkPourChanges;
 }
 
-/** Tells a change that is kept already: whoever is not told sees it a little later by itself. */
+/** Tells a change that is kept already: whoever is not told sees it a little later by itself. Pages that are kept are told first. */
 export function announce(change: Change): void {
+  held.darkPourSaved?.(change);
   void sharedChanges()
     .announce(change)
     .catch((error) => process.stderr.write(`A change was not told: ${forTheLog(error)}\n`));

@@ -13,7 +13,7 @@ const NEXT_TOUCH = sql`nextval('formulas_touched')`;
 
 /** How a save came out. */
 export type SaveOutcome =
-  | { readonly outcome: 'saved'; readonly formula: StoredFormula }
+  | { readonly outcome: 'saved'; readonly formula: StoredFormula; readonly followed: readonly string[] }
   | { readonly outcome: 'stale'; readonly current: StoredFormula }
   | { readonly outcome: 'gone' };
 
@@ -96,8 +96,8 @@ async function rewrite(
   if (file.lines.length > 0) await db.insert(formulaLines).values(lineRows(id, file));
 }
 
-/** Lets the variants of a base follow what it became. */
-async function followBase(db: Database, base: StoredFormula, now: Date): Promise<void> {
+/** Lets the variants of a base follow what it became. @returns their ids */
+async function followBase(db: Database, base: StoredFormula, now: Date): Promise<string[]> {
   // Held until this is done: a variant that is saved meanwhile waits, and neither undoes the other.
   const children = await db.select().from(formulas).where(eq(formulas.baseId, base.id)).for('update');
   for (const child of children) {
@@ -110,6 +110,7 @@ async function followBase(db: Database, base: StoredFormula, now: Date): Promise
       touched: NEXT_TOUCH,
     });
   }
+  return children.map(({ id }) => id);
 }
 
 /** A cook has been told that the model moved the figures of a formula. */
@@ -157,10 +158,9 @@ export async function saveFormula(
       modelRevision: held.modelRevision,
       file,
     };
-    if (!held.baseId) await followBase(tx, formula, now);
-    return formula;
+    return { formula, followed: held.baseId ? [] : await followBase(tx, formula, now) };
   });
-  if (saved) return { outcome: 'saved', formula: saved };
+  if (saved) return { outcome: 'saved', ...saved };
   const current = await findFormula(db, id);
   return current ? { outcome: 'stale', current } : { outcome: 'gone' };
 }

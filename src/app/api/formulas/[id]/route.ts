@@ -5,6 +5,7 @@ import { revisionSchema } from '@/formats/kept-number';
 import { announce } from '@/server/changes/changes';
 import { sharedDatabase } from '@/server/db/database';
 import { keyedWrite } from '@/server/keyed-write';
+import { CHANGED } from '@/server/page-cache.mjs';
 import { answering, RequestError, readJson } from '@/server/read-request';
 import { deleteFormula, findFormula, saveFormula } from '@/server/repositories/formulas';
 
@@ -38,7 +39,9 @@ export async function PUT(request: Request, { params }: Context) {
       );
     }
     announce({ what: 'formula', id: result.formula.id });
-    return NextResponse.json({ revision: result.formula.revision, updatedAt: result.formula.updatedAt });
+    const { revision: kept, updatedAt, id } = result.formula;
+    const changed = ['formulas', ...[id, ...result.followed].map((each) => `formula:${each}`)];
+    return NextResponse.json({ revision: kept, updatedAt }, { headers: { [CHANGED]: changed.join(',') } });
   });
 }
 

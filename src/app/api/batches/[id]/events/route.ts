@@ -2,6 +2,7 @@ import { NextResponse } from 'next/server';
 import { tellSchema } from '@/formats/batch';
 import { announce } from '@/server/changes/changes';
 import { sharedDatabase } from '@/server/db/database';
+import { CHANGED } from '@/server/page-cache.mjs';
 import { answering, RequestError, readJson } from '@/server/read-request';
 import { tell } from '@/server/repositories/batch-log';
 
@@ -16,6 +17,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
     });
     if (!answer) throw new RequestError(404, 'This batch is not here.');
     if (told.events.length > 0) announce({ what: 'batch', id });
-    return NextResponse.json(answer);
+    // A batch that is over teaches: what was learnt stands on every page.
+    return NextResponse.json(answer, { headers: answer.state === 'running' ? { [CHANGED]: 'batches' } : {} });
   });
 }
