@@ -1,17 +1,21 @@
 /**
- * `npm run test:crash`: power cuts and kill -9 while saves go on and while a kitchen is made. Counts acknowledged saves that are lost and
- * folders that do not open; any of either fails it. `--cuts 50 --kills 200` is a long run.
+ * `npm run test:crash`: power cuts and kill -9 while saves go on, while a kitchen is made and while its form is brought up to date. Counts acknowledged
+ * saves that are lost and folders that do not open; any of either fails it. `--cuts 50 --kills 200 --migrations 20` is a long run.
  */
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { parseArgs } from 'node:util';
 import { makeDisk } from '../tests/crash/power.mjs';
-import { lostOf, openAgain, saveUntil } from '../tests/crash/trial.mjs';
+import { killWhileMigrating, lostOf, openAgain, saveUntil } from '../tests/crash/trial.mjs';
 import { ensureInstalled } from './run/ensure-installed.mjs';
 
 const { values } = parseArgs({
-  options: { cuts: { type: 'string', default: '50' }, kills: { type: 'string', default: '200' } },
+  options: {
+    cuts: { type: 'string', default: '50' },
+    kills: { type: 'string', default: '200' },
+    migrations: { type: 'string', default: '20' },
+  },
 });
 
 /** Spread over creation (some seconds) and saving. Every fifth trial begins with an empty folder. */
@@ -53,6 +57,23 @@ async function trials(what, times, folder, { end, back }) {
   return total.lost === 0 && total.closed === 0;
 }
 
+/** Ends starts that bring a kitchen up to date, at moments spread over that. @param {number} times @param {string} folder */
+async function migrations(times, folder) {
+  const acknowledged = await saveUntil(folder, 9_000, () => undefined);
+  const total = { lost: 0, closed: 0 };
+  for (let i = 0; i < times; i++) {
+    if (!openAgain(folder)) total.closed += 1;
+    await killWhileMigrating(folder, 700 + ((i * 137) % 1_300));
+    const found = openAgain(folder);
+    if (found) total.lost += lostOf(acknowledged, found);
+    else total.closed += 1;
+  }
+  process.stdout.write(
+    `${times} kills while migrating: ${total.lost} acknowledged saves lost, ${total.closed} folders that do not open\n`,
+  );
+  return acknowledged.size > 0 && total.lost === 0 && total.closed === 0;
+}
+
 ensureInstalled();
 
 let failed = 0;
@@ -73,6 +94,7 @@ const home = mkdtempSync(path.join(tmpdir(), 'dark-pour-kill-'));
 try {
   const nothing = () => undefined;
   count(await trials('kill -9', Number(values.kills), path.join(home, 'data'), { end: nothing, back: nothing }));
+  count(await migrations(Number(values.migrations), path.join(home, 'older')));
 } finally {
   rmSync(home, { recursive: true, force: true });
 }

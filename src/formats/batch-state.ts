@@ -239,7 +239,7 @@ export function foldBatch(steps: number, startedMs: number, log: readonly BatchE
     }
     take(state, event);
   }
-  const late = end ? events.slice(0, events.indexOf(end)).filter((event) => heardAt(event) > heardAt(end)) : [];
+  const late = end ? events.slice(0, events.indexOf(end)).filter(({ seq }) => seq > end.seq) : [];
   const { lists, doubted, tests, ...rest } = state;
   return {
     ...rest,

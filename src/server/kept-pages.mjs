@@ -14,6 +14,8 @@ const DRAWN = 'dark-pour-drawn';
 const word = randomBytes(24).toString('hex');
 /** What of a request decides how a page is drawn, its address apart. */
 const DECIDING = ['rsc', 'next-router-state-tree', 'next-router-prefetch', 'next-router-segment-prefetch', 'next-url'];
+/** What is passed on to where it is drawn; nothing that belongs to the connection it came by. */
+const PASSED_ON = ['host', 'cookie', 'accept', 'accept-language', 'user-agent', ...DECIDING];
 /** Headers of one connection, or of one tablet. */
 const OWN = new Set(['connection', 'keep-alive', 'transfer-encoding', 'content-length', 'date', 'set-cookie']);
 
@@ -22,49 +24,61 @@ const OWN = new Set(['connection', 'keep-alive', 'transfer-encoding', 'content-l
  * @typedef {import('node:http').ServerResponse} Response
  */
 
+/**
+ * Draws a page as a tablet would have it.
+ *
+ * @param {{ address: string, authorization: string }} server
+ * @param {Request} asked
+ * @returns {Promise<import('./page-cache.mjs').Page>}
+ */
+function draw({ address, authorization }, { url, headers }) {
+  return new Promise((resolve, reject) => {
+    const ask = address.startsWith('https') ? secureRequest : request;
+    const own = Object.fromEntries(
+      PASSED_ON.flatMap((name) => (headers[name] === undefined ? [] : [[name, headers[name]]])),
+    );
+    const sent = ask(
+      `${address}${url}`,
+      { headers: { ...own, authorization, [DRAWN]: word }, rejectUnauthorized: false },
+      (answer) => {
+        /** @type {Buffer[]} */
+        const parts = [];
+        answer.on('data', (part) => parts.push(part));
+        answer.on('error', reject);
+        answer.on('end', () => {
+          const kept = Object.entries(answer.headers).filter(([name]) => !OWN.has(name));
+          resolve({
+            status: answer.statusCode ?? 500,
+            headers: /** @type {Record<string, string>} */ (Object.fromEntries(kept)),
+            body: Buffer.concat(parts),
+          });
+        });
+      },
+    );
+    sent.on('error', reject);
+    sent.end();
+  });
+}
+
 /** @param {{ address: string, authorization: string }} server where pages are drawn */
-export function keptPages({ address, authorization }) {
+export function keptPages(server) {
   const cache = new PageCache({ maxMs: process.env.DATABASE_URL?.trim() ? MAX_MS_SHARED : MAX_MS });
   // The app tells of each save as the tablets hear of it.
   /** @type {{ darkPourSaved?: (change: { what: string, id?: string }) => void }} */ (globalThis).darkPourSaved = (
     change,
   ) => cache.saved(touchedBy(change));
 
-  /** @param {Request} asked @returns {Promise<import('./page-cache.mjs').Page>} */
-  const draw = ({ url, headers }) =>
-    new Promise((resolve, reject) => {
-      const ask = address.startsWith('https') ? secureRequest : request;
-      const { 'accept-encoding': _, connection: __, ...own } = headers;
-      const sent = ask(
-        `${address}${url}`,
-        { headers: { ...own, authorization, [DRAWN]: word }, rejectUnauthorized: false },
-        (answer) => {
-          /** @type {Buffer[]} */
-          const parts = [];
-          answer.on('data', (part) => parts.push(part));
-          answer.on('error', reject);
-          answer.on('end', () => {
-            const kept = Object.entries(answer.headers).filter(([name]) => !OWN.has(name));
-            resolve({
-              status: answer.statusCode ?? 500,
-              headers: /** @type {Record<string, string>} */ (Object.fromEntries(kept)),
-              body: Buffer.concat(parts),
-            });
-          });
-        },
-      );
-      sent.on('error', reject);
-      sent.end();
-    });
-
   return {
     /** Hears what a write changed, once it is answered. @param {Request} asked @param {Response} response */
     hearWrite(asked, response) {
       if (asked.method === 'GET' || asked.method === 'HEAD') return;
-      response.once('close', () => {
+      const hear = () => {
         const changed = response.getHeader(CHANGED);
         cache.saved(typeof changed === 'string' ? changed.split(',') : ['all']);
-      });
+      };
+      // Before whoever wrote can ask again; and where nobody waited for the answer.
+      response.once('finish', hear);
+      response.once('close', hear);
     },
     /**
      * @param {Request} asked
@@ -86,7 +100,9 @@ export function keptPages({ address, authorization }) {
         new Date().getDate(),
         ...DECIDING.map((name) => headers[name]),
       ]);
-      const page = await cache.page(key, shows, () => draw(asked), Date.now());
+      const page = await cache.page(key, shows, () => draw(server, asked), Date.now()).catch(() => undefined);
+      // It could not be asked for: the app is asked for this one alone.
+      if (!page) return false;
       const { body, isZipped } = bodyFor(page, String(headers['accept-encoding'] ?? ''));
       for (const [name, value] of Object.entries(page.headers)) response.setHeader(name, value);
       response.setHeader('vary', [page.headers.vary, 'accept-encoding'].flat().filter(Boolean).join(', '));

@@ -56,6 +56,30 @@ export function openAgain(folder) {
   return new Map(lines.map((line) => [line.split(' ')[0], Number(line.split(' ')[1])]));
 }
 
+/**
+ * Takes the newest changes of a folder's form back, lets a start make them again, and ends that in the middle.
+ *
+ * @param {string} folder
+ * @param {number} afterMs
+ */
+export async function killWhileMigrating(folder, afterMs) {
+  spawnSync(process.execPath, [program.tsx, inProject('tests', 'crash', 'older-schema.ts'), folder], {
+    stdio: ['ignore', 'ignore', 2],
+  });
+  const opening = spawn(process.execPath, [program.tsx, inProject('tests', 'crash', 'reader.ts'), folder], {
+    stdio: 'ignore',
+    detached: true,
+  });
+  await new Promise((resolve) => setTimeout(resolve, afterMs));
+  const gone = once(opening, 'close');
+  try {
+    process.kill(-opening.pid, 'SIGKILL');
+  } catch {
+    // Done already.
+  }
+  if (opening.exitCode === null) await gone;
+}
+
 /** How many of the acknowledged saves are not there any more. */
 export function lostOf(acknowledged, found) {
   let lost = 0;

@@ -70,7 +70,7 @@ function Passcode({ access, onSet }: { access: Access; onSet: (passcode: string)
   return (
     <EntryForm className="flex flex-wrap items-center gap-2" onEntry={set}>
       <label className="flex flex-wrap items-center gap-2">
-        {access.hasPasscode ? 'A new passcode' : 'No passcode is set'}
+        {access.hasPasscode ? 'A passcode is set. A new one:' : 'No passcode is set yet. Set one:'}
         <input
           type="password"
           aria-label="New passcode"
@@ -91,7 +91,9 @@ function Passcode({ access, onSet }: { access: Access; onSet: (passcode: string)
 function Sessions({ access: { isOpen, sessions }, onEnd }: { access: Access; onEnd: (id: string) => void }) {
   const { settings } = useSettings();
   if (sessions.length === 0) {
-    return <p className="mt-2 text-mute">{isOpen ? 'No tablet is logged in.' : 'Only this machine comes in.'}</p>;
+    return (
+      <p className="mt-2 text-mute">{isOpen ? 'No tablet is logged in.' : 'Only this machine reaches this kitchen.'}</p>
+    );
   }
   return (
     <ul className="mt-3 max-w-2xl divide-y divide-rule" aria-label="Tablets that are logged in">

@@ -57,7 +57,7 @@ export function SettingsScreen({
         </Part>
         <Part
           title="Backups"
-          text="Everything of the kitchen in one file; “All as a file” on the list holds the formulas alone. One a day is made by itself, beside the data folder, and kept for fourteen days; the first of each month for a year."
+          text="Everything of the kitchen in one file; “All as a file” on the list holds the formulas alone. One a day is made by itself, beside the data folder, and kept for fourteen days; the first of each month for a year. What was here before a backup was put back is kept for thirty days."
         >
           <BackupPart />
         </Part>
@@ -71,7 +71,7 @@ export function SettingsScreen({
         >
           <TabletAddresses addresses={addresses} />
         </Part>
-        <Part title="Who may come in" text="One passcode for all tablets. A new one logs all of them out.">
+        <Part title="Access" text="One passcode for all tablets. A new one logs all of them out.">
           <AccessPart />
         </Part>
         <Part title="This tablet" text="What only this tablet does.">

@@ -1,10 +1,10 @@
-import type { OpenDatabase } from '../db/database';
+import { knownSchemas, type OpenDatabase } from '../db/database';
 import { forTheLog, troubleOf } from '../db/trouble-of';
 import { dropPhotos, mirrorPhotos } from '../photos/photo-folder';
 import { forgetAnswered } from '../repositories/answered-writes';
 import { shownPhotos } from '../repositories/batch-photos';
 import { forgetDeleted } from '../repositories/formulas';
-import { backupsFolder, hasDaily, keepDaily, listKept } from './kept-backups';
+import { backupsFolder, hasDaily, keepDaily, listKept, noteContents } from './kept-backups';
 import { takeBackup } from './kitchen-rows';
 
 /** Days a deleted formula can still be brought back, and daily backups that must have been made since. */
@@ -57,6 +57,7 @@ export function backUpDaily(folder: string, database: () => Promise<OpenDatabase
       const open = await database();
       await backUpToday(folder, open, new Date());
       delete held.darkPourBackupTrouble;
+      await noteContents(folder, knownSchemas());
       await forgetLongDeleted(folder, open, new Date());
       await forgetAnswered(open.db, new Date());
       await forgetPhotos(folder, open, new Date());

@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { existsSync, linkSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import writeFileAtomic from 'write-file-atomic';
-import { type BackupContents, backupContentsSchema } from '@/formats/backup-file';
+import { type BackupContents, backupContentsSchema, contentsOf } from '@/formats/backup-file';
 import { flush } from '../db/flush-tree';
-import { type BackupParts, packOffThread } from './pack';
+import { type BackupParts, packOffThread, unpackOffThread } from './pack';
 
 /** How many daily ones are kept, and of how many months the first one. */
 const DAYS = 14;
@@ -57,6 +57,17 @@ export function listKept(folder: string): KeptBackup[] {
       return [{ name, day, madeAt, reason, bytes: statSync(place).size, contents: readContents(place) }];
     })
     .sort((a, b) => (b.madeAt ?? b.day).localeCompare(a.madeAt ?? a.day));
+}
+
+/** Notes what is in backups of which that is not known: those of earlier versions. */
+export async function noteContents(folder: string, schemas: readonly string[]): Promise<void> {
+  for (const { name, contents } of listKept(folder)) {
+    const bytes = contents ? undefined : readKept(folder, name);
+    const read = bytes && (await unpackOffThread(bytes, schemas).catch(() => undefined));
+    if (!read) continue;
+    const place = contentsFile(path.join(backupsFolder(folder), name));
+    writeFileAtomic.sync(place, JSON.stringify(contentsOf(read.backup.tables)), { mode: 0o600 });
+  }
 }
 
 /** One of them; nothing when there is none of that name. */
