@@ -87,9 +87,15 @@ server.keepAliveTimeout = KEEP_ALIVE_MS;
 // Nothing here speaks another protocol; the reload of development does, on this machine.
 if (mode === 'dev' && !isOpen) server.on('upgrade', app.getUpgradeHandler());
 else {
-  server.on('upgrade', (_, socket) => {
+  /** @param {unknown} _ @param {import('node:net').Socket} socket */
+  const refuseUpgrade = (_, socket) => {
     socket.end('HTTP/1.1 400 Bad Request\r\nconnection: close\r\n\r\nNothing here speaks another protocol.\n');
     socket.destroySoon();
+  };
+  server.on('upgrade', refuseUpgrade);
+  // The framework listens by itself from its first request on, and holds what it does not know.
+  server.on('newListener', (event, heard) => {
+    if (event === 'upgrade') process.nextTick(() => server.off('upgrade', heard));
   });
 }
 

@@ -14,10 +14,11 @@ export function significant(value: number, digits = 2): string {
   return fixed(rounded, Math.min(Math.max(decimals, 0), 6));
 }
 
-/** A weight without its unit, as a scale shows it: tenths of a gram only where there are some, hundredths of an ounce below a pound. */
+/** A weight without its unit, as a scale shows it: tenths of a gram only where there are some, finer below a gram, hundredths of an ounce below a pound. */
 export function grams(value: number): string {
   const unit = shownUnit('g');
-  if (!unit) return numeral(value, 1);
+  // A pinch is weighed finer than a pan.
+  if (!unit) return numeral(value, Math.abs(value) < 0.1 ? 3 : Math.abs(value) < 1 ? 2 : 1);
   const shown = unit.toShown(value);
   return Math.abs(shown) > 0 && Math.abs(shown) < 0.1
     ? significant(shown)

@@ -69,7 +69,7 @@ test('a tablet logs in, is listed, and is logged out by a new passcode', async (
   await expectAccessible(page);
   await page.getByLabel('Passcode of the kitchen').fill('lantern mill');
   await page.getByRole('button', { name: 'Log in' }).click();
-  await expect(page.getByRole('heading', { name: 'Today' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Today', exact: true })).toBeVisible();
   await page.goto(at('/settings'));
   const tablets = page.getByRole('list', { name: 'Tablets that are logged in' });
   await expect(tablets.getByRole('listitem')).toHaveCount(1);

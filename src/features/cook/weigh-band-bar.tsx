@@ -1,11 +1,12 @@
 import type { WeighBand } from '@/core/cook/weigh-band';
+import { roundToScale } from '@/core/matter/scale-rounding';
 import { weight } from '@/ui/format';
 
 const WIDTH = 600;
 /** The bar ends at so many times what is planned. */
 const ENDS = 1.35;
 
-const tenth = (grams: number) => weight(Math.round(grams * 10) / 10);
+const tenth = (grams: number) => weight(roundToScale(grams));
 
 /** From where to where it does not matter. */
 const bandWords = ({ low, high }: WeighBand) =>
@@ -21,7 +22,8 @@ export function WeighBandBar({
   planned: number;
   now: number | undefined;
 }) {
-  const x = (grams: number) => Math.min(Math.max(grams / (planned * ENDS), 0), 1) * WIDTH;
+  // A row that is left out has no length.
+  const x = (grams: number) => Math.min(Math.max(grams / Math.max(planned * ENDS, 1e-9), 0), 1) * WIDTH;
   return (
     <div className="mt-1.5 grid items-center gap-x-4 md:grid-cols-[minmax(0,1fr)_auto]">
       <svg viewBox={`0 0 ${WIDTH} 16`} preserveAspectRatio="none" className="block h-4 w-full" aria-hidden="true">

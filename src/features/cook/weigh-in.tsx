@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { bandOfPart, type WeighBand } from '@/core/cook/weigh-band';
+import { roundToScale } from '@/core/matter/scale-rounding';
 import { weighedKey } from '@/formats/batch-state';
 import { Button } from '@/ui/button';
 import { weight } from '@/ui/format';
@@ -11,14 +12,12 @@ import type { Cook } from './use-cook';
 import { useMakingUp } from './use-making-up';
 import { WeighBandBar } from './weigh-band-bar';
 
-const tenth = (grams: number) => Math.round(grams * 10) / 10;
-
 /** What too much or too little does, in words; nothing while it lies in its band. */
 function outsideWords(band: WeighBand | undefined, weighed: number, name: string): string | undefined {
   if (!band) return undefined;
   const edge = weighed > band.high.grams + 0.05 ? band.high : weighed < band.low.grams - 0.05 ? band.low : undefined;
   if (!edge) return undefined;
-  const past = `${edge === band.high ? 'Over' : 'Under'} ${weight(tenth(edge.grams))} of ${name}`;
+  const past = `${edge === band.high ? 'Over' : 'Under'} ${weight(roundToScale(edge.grams))} of ${name}`;
   if (!edge.gate) return `${past} it is felt: the flow changes by a tenth or more.`;
   const { short, tooHigh, tooLow } = QUANTITY_WORDS[edge.gate.quantity];
   return `${past} it misses ${short}, ${edge.gate.moment}: ${edge.gate.side > 0 ? tooHigh : tooLow}.`;
@@ -78,7 +77,7 @@ function WeighRow({
   isNext: boolean;
 }) {
   const { cooked, state, log, bands } = cook;
-  const wanted = tenth((cooked.formula.lines[row]?.grams ?? 0) * share);
+  const wanted = roundToScale((cooked.formula.lines[row]?.grams ?? 0) * share);
   const name = cooked.names[row] ?? '';
   const weighed = state.weighed.get(weighedKey(place, row));
   const elsewhere = gramsElsewhere(cook, place, row);

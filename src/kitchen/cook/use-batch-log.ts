@@ -52,11 +52,11 @@ function merged(known: readonly BatchEvent[], more: readonly BatchEvent[]): read
 /** An event that is told and not yet acknowledged, with the server's time as this tablet reckons it. */
 type Waiting = Told & { readonly serverMs: number };
 
-/** What an earlier page could not tell; this tablet's clock says how long ago it was. */
-const recalled = (id: string, nowMs: number, startedMs: number): readonly Waiting[] =>
+/** What an earlier page could not tell: this tablet's clock says how long ago it was, and it was told after what this page knows. */
+const recalled = (id: string, nowMs: number, afterMs: number): readonly Waiting[] =>
   untold(id).map((told) => {
     const agoMs = Math.max(Date.now() - told.tabletMs, 0);
-    return { ...told, serverMs: Math.max(nowMs - agoMs, startedMs) };
+    return { ...told, serverMs: Math.max(nowMs - agoMs, afterMs) };
   });
 
 const plain = ({ serverMs: _, ...told }: Waiting): Told => told;
@@ -152,7 +152,8 @@ export function useBatchLog({ head: { id, startedMs }, events: opened, nowMs }: 
 
   useEffect(() => {
     // What an earlier page of this tablet could not tell, and what happened since this page was drawn.
-    hold(recalled(id, clock.now(), startedMs));
+    const lastMs = known.current.reduce((last, { serverMs }) => Math.max(last, serverMs), startedMs);
+    hold(recalled(id, clock.now(), lastMs));
     void send();
     return () => clearTimeout(retry.current);
   }, [id, send, hold, clock, startedMs]);
