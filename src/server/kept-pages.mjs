@@ -90,7 +90,7 @@ export function keptPages(server) {
       const [path = '', query = ''] = url.split('?');
       const shows = method === 'GET' && headers[DRAWN] !== word ? shownOn(path) : undefined;
       // A question makes a page of its own; the app marks how it asks for a part of one.
-      if (!shows || !/^(?:_rsc=\w*)?$/.test(query)) return false;
+      if (!shows || !/^(?:_rsc=[\w-]*)?$/.test(query)) return false;
       const night = cookieIn(headers.cookie, 'dark-pour-theme') ?? '';
       const key = JSON.stringify([
         path,

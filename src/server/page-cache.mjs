@@ -46,6 +46,12 @@ export function touchedBy({ what, id }) {
   return what === 'batch' ? ['batches'] : ['all'];
 }
 
+/** What the framework writes into a page of which a part could not be drawn, though its head had said that all was well. */
+const BROKEN = /data-dgst="(?!BAILOUT)|E\{\\?"digest/;
+
+/** Whether a page is worth keeping: what is not there, or went wrong, is looked for again. @param {Page} page */
+export const isWhole = ({ status, body }) => status === 200 && !BROKEN.test(body.toString('latin1'));
+
 export class PageCache {
   /** @type {Map<string, number>} */
   #saves = new Map();
@@ -106,10 +112,9 @@ export class PageCache {
     if (this.#kept.size > MAX_PAGES && oldest !== undefined) this.#kept.delete(oldest);
     const forget = () => this.#kept.get(key) === kept && this.#kept.delete(key);
     page.then(
-      ({ status }) => {
+      (drawn) => {
         kept.isDone = true;
-        // What is not there, or went wrong, is looked for again.
-        if (status !== 200) forget();
+        if (!isWhole(drawn)) forget();
       },
       () => {
         kept.isDone = true;

@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import type { BatchEvent, Happening } from '@/formats/batch';
 import { foldBatch, weighedKey } from '@/formats/batch-state';
+import { withWaiting } from '@/kitchen/cook/use-batch-log';
 
 const T0 = 1_800_000_000_000;
 const log = (...whats: readonly Happening[]): BatchEvent[] =>
@@ -115,5 +116,32 @@ describe('what a log comes to', () => {
   it('is the same, told at once or a little at a time', () => {
     const events = log({ kind: 'done', step: 0 }, { kind: 'aside', step: 1 }, { kind: 'done', step: 2 });
     expect(foldBatch(4, T0, events)).toEqual(foldBatch(4, T0, JSON.parse(JSON.stringify(events))));
+  });
+});
+
+describe('what is on its way', () => {
+  it('stands after all that is known, however far a tablet’s guess of the time is off', () => {
+    const known = log({ kind: 'done', step: 0 });
+    const waiting = (what: Happening, serverMs: number) => ({
+      key: `own-${serverMs}`,
+      tablet: 'a',
+      tabletMs: 0,
+      what,
+      serverMs,
+    });
+    // Told a second before the server's time of what it followed.
+    const back = withWaiting(known, [waiting({ kind: 'begin', step: 0 }, T0 - 1_000)]);
+    expect(foldBatch(4, T0, back).now).toBe(0);
+    const on = withWaiting(known, [
+      waiting({ kind: 'begin', step: 0 }, T0 - 1_000),
+      waiting({ kind: 'done', step: 0 }, T0 - 500),
+    ]);
+    expect(foldBatch(4, T0, on).now).toBe(1);
+    expect(
+      withWaiting(
+        known,
+        known.map((event) => ({ ...event, serverMs: 0 })),
+      ),
+    ).toBe(known);
   });
 });

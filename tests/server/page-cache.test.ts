@@ -1,6 +1,6 @@
 import { gunzipSync } from 'node:zlib';
 import { describe, expect, it } from 'vitest';
-import { bodyFor, PageCache, shownOn, touchedBy } from '@/server/page-cache.mjs';
+import { bodyFor, isWhole, PageCache, shownOn, touchedBy } from '@/server/page-cache.mjs';
 
 const LIST = ['all', 'formulas'];
 
@@ -91,6 +91,21 @@ describe('a page that is the same for all', () => {
       await asked;
     }
     expect(gone.drawings()).toBe(2);
+  });
+
+  it('of which a part went wrong is not kept', () => {
+    const page = (body: string, status = 200) => ({ status, headers: {}, body: Buffer.from(body) });
+    expect(
+      isWhole(page('<main>Formulas<template data-dgst="BAILOUT_TO_CLIENT_SIDE_RENDERING"></template></main>')),
+    ).toBe(true);
+    expect(isWhole(page('<main>Formulas', 404))).toBe(false);
+    for (const broken of [
+      '<template data-dgst="123456"></template>',
+      '7:E{"digest":"1"}',
+      'push([1,"7:E{\\"digest\\":1',
+    ]) {
+      expect(isWhole(page(broken)), broken).toBe(false);
+    }
   });
 
   it('is told by its address, and what a change touches by the change', () => {

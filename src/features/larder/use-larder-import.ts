@@ -2,20 +2,13 @@
 
 import { proxy } from 'comlink';
 import { useEffect, useState } from 'react';
-import { z } from 'zod';
 import type { StoredIngredient } from '@/formats/ingredient';
 import { LARGEST_CSV_BYTES } from '@/formats/larder-csv';
 import type { PlannedRow } from '@/formats/larder-import';
 import { messageOf } from '@/formats/message-of';
-import { refusal } from '@/kitchen/client/ask-server';
+import { followLines } from '@/kitchen/client/follow-lines';
 import type { LarderImportDoor } from '@/workers/larder-import.worker';
 import { StoppedError, threadOf } from '@/workers/thread';
-
-const progressSchema = z.union([
-  z.object({ done: z.number() }),
-  z.object({ finished: z.literal(true) }),
-  z.object({ message: z.string() }),
-]);
 
 /** Where an import stands. */
 export type ImportState =
@@ -25,28 +18,6 @@ export type ImportState =
   | { readonly step: 'saving'; readonly file: string; readonly done: number; readonly total: number }
   | { readonly step: 'done'; readonly file: string; readonly added: number; readonly changed: number }
   | { readonly step: 'failed'; readonly file: string; readonly message: string };
-
-/** Reads an import's answer line by line. */
-async function follow(answer: Response, onDone: (done: number) => void): Promise<void> {
-  if (!answer.ok || !answer.body) throw refusal(answer.status, await answer.json().catch(() => undefined));
-  const reader = answer.body.pipeThrough(new TextDecoderStream()).getReader();
-  let text = '';
-  let finished = false;
-  for (;;) {
-    const { value, done } = await reader.read();
-    if (done) break;
-    text += value;
-    const lines = text.split('\n');
-    text = lines.pop() ?? '';
-    for (const line of lines) {
-      const said = progressSchema.parse(JSON.parse(line));
-      if ('message' in said) throw new Error(said.message);
-      if ('done' in said) onDone(said.done);
-      else finished = true;
-    }
-  }
-  if (!finished) throw new Error('The server went away before the import was finished: nothing was changed.');
-}
 
 const startThread = () =>
   threadOf<LarderImportDoor>(
@@ -91,7 +62,7 @@ export function useLarderImport(existing: readonly StoredIngredient[], onChanged
         headers: { 'content-type': 'application/json' },
         body: JSON.stringify(plan),
       });
-      await follow(answer, (done) => setState({ step: 'saving', file, done, total }));
+      await followLines(answer, (done) => setState({ step: 'saving', file, done, total }));
       setState({ step: 'done', file, added: plan.add.length, changed: plan.change.length });
       onChanged();
     } catch (error) {

@@ -43,7 +43,8 @@ function base64Of(file: File): Promise<string> {
 
 /** Backups: one now, those that are kept, and putting one back after a look at what it changes. */
 export function BackupPart() {
-  const { kept, opened, said, isBusy, open, putBack, leave } = useBackups();
+  const { kept, opened, said, share, open, putBack, leave, stop } = useBackups();
+  const isBusy = share !== undefined;
   const input = useRef<HTMLInputElement>(null);
   const read = (event: ChangeEvent<HTMLInputElement>) => {
     const [file] = event.target.files ?? [];
@@ -72,7 +73,12 @@ export function BackupPart() {
           data-testid="backup-file"
           onChange={read}
         />
-        {isBusy && <span className="text-mute">working…</span>}
+        {isBusy && (
+          <>
+            <progress aria-label="Backup" value={share} max={1} className="w-32" />
+            {!opened && <Button onClick={stop}>Stop</Button>}
+          </>
+        )}
       </div>
       {said && (
         <p

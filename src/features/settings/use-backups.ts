@@ -1,7 +1,8 @@
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { messageOf } from '@/formats/message-of';
 import {
   type BackupSource,
+  type BackupWatching,
   type Kept,
   listBackups,
   type Preview,
@@ -22,39 +23,48 @@ export function useBackups() {
   const [kept, setKept] = useState<readonly Kept[]>([]);
   const [opened, setOpened] = useState<Opened | undefined>();
   const [said, setSaid] = useState<{ text: string; bad: boolean } | undefined>();
-  const [isBusy, setBusy] = useState(false);
+  /** how much of the work under way is done, 0-1; nothing where there is none */
+  const [share, setShare] = useState<number | undefined>();
+  const stopping = useRef<AbortController>(undefined);
   const { change } = useSettings();
 
   useEffect(() => {
     listBackups().then(setKept, () => undefined);
   }, []);
 
-  const attempt = async (work: () => Promise<void>) => {
-    setBusy(true);
+  const attempt = async (work: (watching: BackupWatching) => Promise<void>) => {
+    const controller = new AbortController();
+    stopping.current = controller;
+    setShare(0);
     setSaid(undefined);
     try {
-      await work();
+      await work({ signal: controller.signal, onProgress: setShare });
     } catch (error) {
-      setSaid({ text: messageOf(error), bad: true });
+      // What is stopped while its answer comes breaks off.
+      setSaid({ text: controller.signal.aborted ? 'Stopped. Nothing was changed.' : messageOf(error), bad: true });
     } finally {
-      setBusy(false);
+      setShare(undefined);
     }
   };
   const open = (name: string, source: () => Promise<BackupSource>) =>
-    attempt(async () => {
+    attempt(async (watching) => {
       setOpened(undefined);
       const from = await source();
-      setOpened({ name, from, preview: await previewBackup(from) });
+      setOpened({ name, from, preview: await previewBackup(from, watching) });
     });
   const putBack = () =>
-    void attempt(async () => {
+    void attempt(async (watching) => {
       if (!opened) return;
-      await restoreBackup(opened.from);
+      await restoreBackup(opened.from, watching);
       setOpened(undefined);
       setSaid({ text: 'It is put back. What was here before is in the list below.', bad: false });
       // The settings are those of the backup, too.
       await change({});
       setKept(await listBackups());
     });
-  return { kept, opened, said, isBusy, open, putBack, leave: () => setOpened(undefined) };
+  return {
+    ...{ kept, opened, said, share, open, putBack },
+    leave: () => setOpened(undefined),
+    stop: () => stopping.current?.abort(),
+  };
 }

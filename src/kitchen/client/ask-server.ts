@@ -76,22 +76,35 @@ const isUnsure = (error: unknown) => error instanceof RefusedError && UNSURE.has
 export async function askOnce(path: string, method: 'POST' | 'PUT' | 'DELETE', body?: unknown): Promise<unknown> {
   const { keyFor, settled } = writeKey(`${method} ${path} ${JSON.stringify(body ?? null)}`);
   const key = keyFor();
+  try {
+    const answer = await untilAnswered(() => send(path, method, body, key));
+    settled();
+    return answer;
+  } catch (error) {
+    if (!isUnsure(error)) settled();
+    throw error;
+  }
+}
+
+/**
+ * Asks again and again what may be asked twice, until an answer comes.
+ *
+ * @throws what it was refused with, or after some seconds that it is still not answered
+ */
+export async function untilAnswered<Answer>(ask: () => Promise<Answer>): Promise<Answer> {
   let lookingEnds: () => void = () => undefined;
   try {
-    for (const wait of [...AGAIN_MS, undefined]) {
+    for (const wait of AGAIN_MS) {
       try {
-        const answer = await send(path, method, body, key);
-        settled();
-        return answer;
+        return await ask();
       } catch (error) {
-        if (!isUnsure(error)) settled();
-        if (!isUnsure(error) || wait === undefined) throw error;
+        if (!isUnsure(error)) throw error;
         lookingEnds();
         lookingEnds = beginLooking();
         await new Promise((resolve) => setTimeout(resolve, wait));
       }
     }
-    throw new RefusedError(UNANSWERED.once, 0);
+    return await ask();
   } finally {
     lookingEnds();
   }

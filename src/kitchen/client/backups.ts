@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { BACKUP_TABLES, backupContentsSchema } from '@/formats/backup-file';
-import { askServer } from './ask-server';
+import { askServer, RefusedError } from './ask-server';
+import { followLines } from './follow-lines';
 
 const keptSchema = z.object({
   backups: z.array(
@@ -34,14 +35,38 @@ export async function listBackups(): Promise<Kept[]> {
   return keptSchema.parse(await askServer('/api/backups', 'GET')).backups;
 }
 
+/** How work on a backup is watched and stopped. */
+export interface BackupWatching {
+  readonly signal: AbortSignal;
+  /** told how much of it is unpacked, 0-1 */
+  readonly onProgress: (share: number) => void;
+}
+
+async function ask(from: BackupSource, preview: boolean, { signal, onProgress }: BackupWatching): Promise<unknown> {
+  let answer: Response;
+  try {
+    answer = await fetch('/api/backup', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', accept: 'application/x-ndjson' },
+      body: JSON.stringify({ from, preview }),
+      signal,
+    });
+  } catch {
+    throw signal.aborted
+      ? new RefusedError('Stopped. Nothing was changed.', 0)
+      : new RefusedError('The server cannot be reached.', 0);
+  }
+  return followLines(answer, onProgress);
+}
+
 /** What a backup would change. */
-export async function previewBackup(from: BackupSource): Promise<Preview> {
-  return previewSchema.parse(await askServer('/api/backup', 'POST', { from, preview: true }));
+export async function previewBackup(from: BackupSource, watching: BackupWatching): Promise<Preview> {
+  return previewSchema.parse(await ask(from, true, watching));
 }
 
 /** Puts it in the place of all there is. */
-export async function restoreBackup(from: BackupSource): Promise<void> {
-  await askServer('/api/backup', 'POST', { from, preview: false });
+export async function restoreBackup(from: BackupSource, watching: BackupWatching): Promise<void> {
+  await ask(from, false, watching);
 }
 
 /** A file as base64. */

@@ -1,5 +1,5 @@
 import { type KeptPhoto, keptPhotoSchema, LARGEST_PHOTO_BYTES } from '@/formats/photo';
-import { RefusedError, refusal } from './ask-server';
+import { RefusedError, refusal, untilAnswered } from './ask-server';
 
 const MEGABYTE = 1e6;
 
@@ -17,6 +17,11 @@ export async function sendPhoto(file: Blob): Promise<KeptPhoto> {
       0,
     );
   }
+  // Kept under what it shows: the same photo sent twice is one.
+  return untilAnswered(() => send(file));
+}
+
+async function send(file: Blob): Promise<KeptPhoto> {
   let answer: Response;
   try {
     answer = await fetch('/api/photos', {
@@ -25,7 +30,10 @@ export async function sendPhoto(file: Blob): Promise<KeptPhoto> {
       body: file,
     });
   } catch {
-    throw new RefusedError('The server cannot be reached: the photo is not kept. Choose it again later.', 0);
+    throw new RefusedError(
+      'The server cannot be reached. It is not known whether the photo was saved: choose it again.',
+      0,
+    );
   }
   const value: unknown = await answer.json().catch(() => undefined);
   if (!answer.ok) throw refusal(answer.status, value);

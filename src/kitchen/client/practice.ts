@@ -1,5 +1,5 @@
 import { type PracticeAnswer, type PracticeTry, practiceAnswerSchema } from '@/formats/practice';
-import { askServer } from './ask-server';
+import { askOnce, askServer } from './ask-server';
 
 const of = (learner: string) => `/api/practice?${new URLSearchParams({ learner })}`;
 
@@ -10,7 +10,7 @@ export async function fetchPractice(learner: string): Promise<PracticeAnswer> {
 
 /** Keeps an exercise that was done. */
 export async function keepPractice(done: PracticeTry): Promise<void> {
-  await askServer('/api/practice', 'POST', done);
+  await askOnce('/api/practice', 'POST', done);
 }
 
 /** Deletes all that a learner has done. */

@@ -52,11 +52,11 @@ function merged(known: readonly BatchEvent[], more: readonly BatchEvent[]): read
 /** An event that is told and not yet acknowledged, with the server's time as this tablet reckons it. */
 type Waiting = Told & { readonly serverMs: number };
 
-/** What an earlier page could not tell: this tablet's clock says how long ago it was, and it was told after what this page knows. */
-const recalled = (id: string, nowMs: number, afterMs: number): readonly Waiting[] =>
+/** What an earlier page could not tell; this tablet's clock says how long ago it was. */
+const recalled = (id: string, nowMs: number, startedMs: number): readonly Waiting[] =>
   untold(id).map((told) => {
     const agoMs = Math.max(Date.now() - told.tabletMs, 0);
-    return { ...told, serverMs: Math.max(nowMs - agoMs, afterMs) };
+    return { ...told, serverMs: Math.max(nowMs - agoMs, startedMs) };
   });
 
 const plain = ({ serverMs: _, ...told }: Waiting): Told => told;
@@ -64,11 +64,14 @@ const plain = ({ serverMs: _, ...told }: Waiting): Told => told;
 /** Whether the server will never take it. */
 const isRefused = (error: unknown) => error instanceof RefusedError && [400, 404, 409, 413, 422].includes(error.status);
 
-/** The log with what is on its way, as it will stand. */
-function withWaiting(events: readonly BatchEvent[], waiting: readonly Waiting[]): readonly BatchEvent[] {
+/** The log with what is on its way, after all that is known: until the server has said when it was, this tablet's guess must not put it before what it followed. */
+export function withWaiting(events: readonly BatchEvent[], waiting: readonly Waiting[]): readonly BatchEvent[] {
   const last = events.at(-1)?.seq ?? 0;
+  const lastMs = events.reduce((latest, { serverMs }) => Math.max(latest, serverMs), 0);
   const isKnown = new Set(events.map(({ key }) => key));
-  const own = waiting.filter(({ key }) => !isKnown.has(key)).map((told, i) => ({ ...told, seq: last + 1 + i }));
+  const own = waiting
+    .filter(({ key }) => !isKnown.has(key))
+    .map((told, i) => ({ ...told, seq: last + 1 + i, serverMs: Math.max(told.serverMs, lastMs) }));
   return own.length > 0 ? [...events, ...own] : events;
 }
 
@@ -152,8 +155,7 @@ export function useBatchLog({ head: { id, startedMs }, events: opened, nowMs }: 
 
   useEffect(() => {
     // What an earlier page of this tablet could not tell, and what happened since this page was drawn.
-    const lastMs = known.current.reduce((last, { serverMs }) => Math.max(last, serverMs), startedMs);
-    hold(recalled(id, clock.now(), lastMs));
+    hold(recalled(id, clock.now(), startedMs));
     void send();
     return () => clearTimeout(retry.current);
   }, [id, send, hold, clock, startedMs]);

@@ -6,6 +6,8 @@ import { BackupError, packOffThread, unpackOffThread } from '@/server/backup/pac
 import { restoreKitchen } from '@/server/backup/restore';
 import { dataFolder } from '@/server/db/data-folder';
 import { knownSchemas, sharedDatabase } from '@/server/db/database';
+import type { Watching } from '@/server/heavy/off-thread';
+import { lineAnswer } from '@/server/line-answer';
 import { answering, RequestError, readJson } from '@/server/read-request';
 
 const LARGEST_REQUEST_BYTES = 40_000_000;
@@ -42,19 +44,34 @@ function bytesOf(from: z.output<typeof restoreSchema>['from']): Buffer {
   return kept;
 }
 
-/** Says what a backup would change here, or puts it in the place of all there is; what was there is kept first. */
+/** Unpacks a backup, then says what it would change here, or puts it in the place of all there is. */
+async function lookOrRestore({ from, preview }: z.output<typeof restoreSchema>, watching: Watching) {
+  const open = await sharedDatabase();
+  try {
+    const read = await unpackOffThread(bytesOf(from), knownSchemas(), watching);
+    if (!preview) return await restoreKitchen(dataFolder(), open, read, new Date());
+    const { backup, leftOut } = read;
+    return { madeAt: backup.madeAt, changes: await compareBackup(open.db, backup), leftOut };
+  } catch (error) {
+    if (error instanceof BackupError) throw new RequestError(422, error.message);
+    throw error;
+  }
+}
+
+/**
+ * Says what a backup would change here, or puts it in the place of all there is; what was there is kept first. A request that ends while it is unpacked ends
+ * that. Where it asks for lines, it is told how far that is.
+ */
 export async function POST(request: Request) {
   return answering(async () => {
-    const { from, preview } = await readJson(request, restoreSchema, { mostBytes: LARGEST_REQUEST_BYTES });
-    const open = await sharedDatabase();
-    try {
-      const read = await unpackOffThread(bytesOf(from), knownSchemas(), { signal: request.signal });
-      if (!preview) return NextResponse.json(await restoreKitchen(dataFolder(), open, read, new Date()));
-      const { backup, leftOut } = read;
-      return NextResponse.json({ madeAt: backup.madeAt, changes: await compareBackup(open.db, backup), leftOut });
-    } catch (error) {
-      if (error instanceof BackupError) throw new RequestError(422, error.message);
-      throw error;
+    const asked = await readJson(request, restoreSchema, { mostBytes: LARGEST_REQUEST_BYTES });
+    const { signal } = request;
+    if (request.headers.get('accept') !== 'application/x-ndjson') {
+      return NextResponse.json(await lookOrRestore(asked, { signal }));
     }
+    return lineAnswer(
+      (say) => lookOrRestore(asked, { signal, onProgress: (done) => say({ done }) }),
+      'Something went wrong here. Look whether the backup was put back.',
+    );
   });
 }
