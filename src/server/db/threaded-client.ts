@@ -6,6 +6,9 @@ import { assertTakesSaves, DataTroubleError } from './disk';
 const STATEMENT_MS = 30_000;
 const OPENING_MS = 180_000;
 
+/** Statements that go before a transaction that waits. */
+const STATEMENTS_IN_A_ROW = 8;
+
 /** What a statement answers. */
 export interface Answer {
   readonly rows: unknown[];
@@ -41,14 +44,16 @@ const threadFile = () =>
   path.join(/* turbopackIgnore: true */ process.cwd(), 'src', 'server', 'db', 'thread', 'database-thread.mjs');
 
 /**
- * The embedded database in its thread, as the query builder asks one: a statement, or a transaction that nobody else gets between. Transactions go
- * before statements that wait, so that many readers never keep a save waiting.
+ * The embedded database in its thread, as the query builder asks one: a statement, or a transaction that nobody else gets between. Both have their turn:
+ * neither many readers nor many saves keep the others waiting.
  */
 export class ThreadedClient {
   private readonly waiting = new Map<number, Waiting>();
   private readonly transactions: (() => Promise<void>)[] = [];
   private readonly statements: (() => Promise<void>)[] = [];
   private isBusy = false;
+  /** statements since the last transaction */
+  private inARow = 0;
   private next = 0;
   private end: Error | undefined;
 
@@ -128,13 +133,21 @@ export class ThreadedClient {
 
   private goOn(): void {
     if (this.isBusy) return;
-    const work = this.transactions.shift() ?? this.statements.shift();
+    const work = this.nextWork();
     if (!work) return;
     this.isBusy = true;
     void work().finally(() => {
       this.isBusy = false;
       this.goOn();
     });
+  }
+
+  /** After each transaction some statements have their turn: neither many who look nor many who save keep the others waiting. */
+  private nextWork(): (() => Promise<void>) | undefined {
+    const isStatement =
+      this.statements.length > 0 && (this.transactions.length === 0 || this.inARow < STATEMENTS_IN_A_ROW);
+    this.inARow = isStatement ? this.inARow + 1 : 0;
+    return isStatement ? this.statements.shift() : this.transactions.shift();
   }
 
   private async ask(sql: string, params?: unknown[], asking?: Asking): Promise<Answer> {

@@ -47,12 +47,13 @@ export async function refreshTests(db: Database): Promise<void> {
   if (old.length === MOST_AT_ONCE) await refreshTests(db);
 }
 
-/** What is known, and of which tests: learnt once whatever asks, and on a thread of its own. */
-interface Learning {
+/** What was worked out of the tests as they are: once, whoever asks. */
+interface WorkedOut {
   readonly version: string;
-  readonly knowledge: Promise<KitchenKnowledge>;
+  knowledge?: Promise<KitchenKnowledge>;
+  misses?: Promise<Record<string, OneSided[]>>;
 }
-const learning = new WeakMap<Database, Learning>();
+const workedOut = new WeakMap<Database, WorkedOut>();
 
 /** Tells these tests from any others: how many there are, and what each writing of a row is stamped with. */
 async function testsVersion(db: Database): Promise<string> {
@@ -76,17 +77,25 @@ async function learn(db: Database): Promise<KitchenKnowledge> {
   return offThread('learn', readings, () => learnKitchen(readings));
 }
 
-/** What this kitchen's tests have taught so far, from all of them at once. */
-export async function kitchenKnowledge(db: Database): Promise<KitchenKnowledge> {
+/** What is worked out of the tests as they are now. */
+async function ofTests<What extends 'knowledge' | 'misses'>(
+  db: Database,
+  what: What,
+  work: () => NonNullable<WorkedOut[What]>,
+): Promise<Awaited<NonNullable<WorkedOut[What]>>> {
   const version = await testsVersion(db);
-  const known = learning.get(db);
-  if (known?.version === version) return known.knowledge;
-  const knowledge = learn(db);
-  learning.set(db, { version, knowledge });
-  // What failed is not known: whoever asks next has it learnt again.
-  knowledge.catch(() => learning.delete(db));
-  return knowledge;
+  const before = workedOut.get(db);
+  const known: WorkedOut = before?.version === version ? before : { version };
+  workedOut.set(db, known);
+  const done = known[what] ?? work();
+  known[what] = done;
+  // What failed is not known: whoever asks next has it worked out again.
+  done.catch(() => workedOut.delete(db));
+  return done as Awaited<NonNullable<WorkedOut[What]>>;
 }
+
+/** What this kitchen's tests have taught so far, from all of them at once. */
+export const kitchenKnowledge = (db: Database): Promise<KitchenKnowledge> => ofTests(db, 'knowledge', () => learn(db));
 
 /** Readings that are drawn beside what was learnt: those of one batch, and the last of all others. */
 const MAX_READINGS = 200;
@@ -116,8 +125,7 @@ export async function kitchenPours(db: Database): Promise<KitchenKnowledge | und
   return knowledge.tests >= KITCHEN_FROM_TESTS ? knowledge : undefined;
 }
 
-/** What the tests of each formula's batches agree on, for those of which they do. */
-export async function allMisses(db: Database): Promise<Record<string, OneSided[]>> {
+async function findMisses(db: Database): Promise<Record<string, OneSided[]>> {
   const rows = await db
     .select({ formulaId: batches.formulaId, about: kitchenTests.about, residual: kitchenTests.residual })
     .from(kitchenTests)
@@ -132,6 +140,10 @@ export async function allMisses(db: Database): Promise<Record<string, OneSided[]
   const found = [...byFormula].map(([id, readings]) => [id, oneSided(readings)] as const);
   return Object.fromEntries(found.filter(([, misses]) => misses.length > 0));
 }
+
+/** What the tests of each formula's batches agree on, for those of which they do. */
+export const allMisses = (db: Database): Promise<Record<string, OneSided[]>> =>
+  ofTests(db, 'misses', () => findMisses(db));
 
 /** What the tests of a formula's batches agree on. */
 export async function missesOf(db: Database, formulaId: string): Promise<OneSided[]> {
