@@ -34,7 +34,7 @@ function readReport(file) {
 
 /** Power cuts and kills, a few of each; the long run is `npm run test:crash`. */
 function crashTrials() {
-  const status = runNode([inProject('scripts', 'crash.mjs'), '--cuts', '7', '--kills', '5', '--migrations', '3']);
+  const status = runNode([inProject('scripts', 'crash.mjs'), '--cuts', '7', '--kills', '7', '--migrations', '3']);
   count('crash trials', { passed: status === 0 ? 1 : 0, failed: status === 0 ? 0 : 1 }, status);
 }
 
