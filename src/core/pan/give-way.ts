@@ -3,7 +3,7 @@ import type { ComponentVector } from '../matter/components';
 import { dissolvingRate } from './dissolving';
 import type { LiquidReading } from './liquid-reading';
 import { GONE_G, type Lump } from './lump';
-import { heatCapacityOf, heatIntoPieces, meltHeat, meltingPoint } from './melting';
+import { heatCapacityOf, heatIntoPieces, latentHeat, meltHeat, meltingPoint } from './melting';
 
 /** What lumps did in a step. */
 export interface GivenWay {
@@ -14,13 +14,12 @@ export interface GivenWay {
   readonly capacity: number;
 }
 
-/** J that a kilogram of a lump takes until it is part of a liquid at a temperature. */
-function joiningHeat({ kind, perGram, temperatureC }: Lump, liquidC: number): number {
-  const heatCapacity = heatCapacityOf(perGram);
-  return kind === 'grain'
-    ? heatCapacity * (liquidC - temperatureC)
-    : meltHeat(perGram, temperatureC) + heatCapacity * (liquidC - meltingPoint(perGram));
-}
+/** J that a kilogram of a lump takes until it is part of a liquid at a temperature; negative where the lump is the warmer of the two. */
+const joiningHeat = ({ kind, perGram, temperatureC }: Lump, liquidC: number) =>
+  heatCapacityOf(perGram) * (liquidC - temperatureC) + (kind === 'piece' ? latentHeat(perGram) : 0);
+
+/** g that a heat gives, all of it where it takes none. */
+const gramsOf = (heatJ: number, perKg: number) => (perKg > 0 ? (1000 * heatJ) / perKg : Number.POSITIVE_INFINITY);
 
 const NOTHING: GivenWay = { lumps: [], heatJ: 0, capacity: 0 };
 
@@ -53,7 +52,7 @@ export function giveWay(
     else {
       const offered = seconds * heatIntoPieces(lump, temperatureC, reading.conductivity, stir);
       const most = Math.max(spareJ(meltingPoint(lump.perGram)) - heatJ, 0);
-      gone = Math.min((1000 * offered) / meltHeat(lump.perGram, lump.temperatureC), (1000 * most) / heat);
+      gone = offered > 0 ? Math.min(gramsOf(offered, meltHeat(lump.perGram, lump.temperatureC)), gramsOf(most, heat)) : 0;
     }
     gone = Math.min(gone, lump.grams);
     if (lump.grams - gone < GONE_G) gone = lump.grams;

@@ -49,14 +49,15 @@ export function heatCapacityOf(perGram: ComponentVector): number {
 }
 
 /**
- * Heat that melts a kilogram of a piece, warming it to its melting point included.
+ * Heat that melts a kilogram of a piece, warming it to its melting point included. A piece that is warmer than that has only its latent
+ * heat to take.
  *
  * @param perGram what 1 g of it is made of
  * @param temperatureC °C it is at
- * @returns J/kg
+ * @returns J/kg, never negative; 0 of something warm that holds no fat
  */
 export function meltHeat(perGram: ComponentVector, temperatureC: number): number {
-  return heatCapacityOf(perGram) * (meltingPoint(perGram) - temperatureC) + latentHeat(perGram);
+  return heatCapacityOf(perGram) * Math.max(meltingPoint(perGram) - temperatureC, 0) + latentHeat(perGram);
 }
 
 /** J/kg that melting alone takes. */

@@ -91,6 +91,33 @@ describe('whatever is done to a pan', () => {
     );
   });
 
+  it('nothing comes out of warmth: whatever temperature a thing goes in at, the pan weighs what went in', () => {
+    const warmth = fc.double({ min: -25, max: 120, noNaN: true });
+    fc.assert(
+      fc.property(
+        kitchenPan,
+        warmth,
+        warmth,
+        warmth,
+        fc.constantFrom('dextrose-monohydrate', 'praline-50', 'butter-unsalted-82'),
+        fc.boolean(),
+        (k, wetC, chocolateC, otherC, other, isWet) => {
+          const before = panWith(vesselOf(k.diameterM), [
+            ...(isWet ? [addition(k.wet, k.wetG, { temperatureC: wetC })] : []),
+            addition(k.chocolate, k.chocolateG, pieces(k.mm, chocolateC)),
+            addition(other, k.sugarG, pieces(k.mm, otherC)),
+            addition('sugar-granulated', k.sugarG, grains(0.25, otherC)),
+          ]);
+          const { pan } = follow(before, doingOf(k), forSeconds(Math.min(k.seconds, 120)));
+          expect(massG(pan) + pan.lostWaterG + pan.lostEthanolG).toBeCloseTo(massG(before), 6);
+          expect(pan.liquid.every((grams) => grams >= 0)).toBe(true);
+          expect(pan.temperatureC).toBeGreaterThan(-30);
+        },
+      ),
+      { numRuns: 80 },
+    );
+  });
+
   it('what heat brought is in it, in its steam or in the kitchen, within 1 %', () => {
     const enthalpyJ = ({ liquid, lumps, temperatureC }: PanState) => {
       const own = liquid.reduce((sum, grams) => sum + grams, 0) * heatCapacityOf(perGramOf(liquid)) * temperatureC;
