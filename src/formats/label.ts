@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LABEL_SCHOOLS } from '@/core/label/nutrition-schools';
+import { LABEL_SCHOOLS } from '@/core/matter/nutrition';
 import { daySchema } from './day';
 import { SHELF_PLACES } from './shelf';
 

@@ -54,6 +54,11 @@ function contentOf(asked: Partial<LabelQuery> = {}, named = file, events: readon
   return { query, content };
 }
 
+function contentAndQuery(asked: Partial<LabelQuery>, named: typeof file) {
+  const { content, query } = contentOf(asked, named);
+  return [content, query] as const;
+}
+
 function facesOf(asked: Partial<LabelQuery> = {}, named = file): readonly Face[] {
   const { query, content } = contentOf(asked, named);
   return layOut(content.name, labelBlocks(content, query), LABEL_SIZES[query.size], query.code === 'yes', measureText);
@@ -101,9 +106,36 @@ describe('what is listed', () => {
     expect(fat(plain)).toBeCloseTo(30, -0.5);
     expect(fat(boiled)).toBeCloseTo(39, -0.5);
     expect(fat(boiled) / fat(plain)).toBeCloseTo(530 / 410, 1);
-    // What has lost most of its water goes down the list.
-    expect(runsText(plain.ingredients)).toMatch(/^whipping cream/);
-    expect(runsText(boiled.ingredients)).toMatch(/^dark couverture/);
+    // The order is by what was used: water that boils off takes nothing from the cream.
+    expect(runsText(boiled.ingredients)).toMatch(/^whipping cream/);
+  });
+
+  it('packs that are listed in the same words are one ingredient', () => {
+    const two = readFormula({
+      ...file,
+      name: 'Weir cream sauce',
+      lines: [
+        { ingredient: 'cream-35', grams: 120 },
+        { ingredient: 'dark-couverture-60', grams: 200 },
+        { ingredient: 'cream-38', grams: 110 },
+      ],
+    });
+    // 230 g of the 430 g that went in and stayed.
+    const all: Happening[] = [0, 1, 2, 3, 4, 5].map((step) => ({ kind: 'done', step }));
+    const text = runsText(contentOf({}, two, [...all, { kind: 'lost', grams: 0 }]).content.ingredients);
+    expect(text.match(/whipping cream/g)).toHaveLength(1);
+    expect(text).toMatch(/^whipping cream 53 %, dark couverture/);
+  });
+
+  it('says how allulose was counted', () => {
+    const sweet = readFormula({
+      ...file,
+      lines: [...file.lines, { ingredient: 'allulose', grams: 20 }],
+    });
+    const words = (school: 'eu' | 'us') => JSON.stringify(labelBlocks(...contentAndQuery({ school }, sweet)));
+    expect(words('eu')).toMatch(/4 kcal\/g/);
+    expect(words('us')).toMatch(/not among the sugars/);
+    expect(JSON.stringify(labelBlocks(...contentAndQuery({}, file)))).not.toMatch(/llulose/);
   });
 
   it.each([

@@ -7,55 +7,42 @@ export interface WeighedRow {
   readonly perGram: ComponentVector;
 }
 
-/** From this share of water on a row counts as added water: it gives what boils off first (J). */
+/** From this share of water on a row counts as added water (J). */
 const PLAIN_WATER = 0.99;
-
-/**
- * What is left of each row once water has boiled off: added water goes first, then the rows in proportion to the water in them.
- *
- * @param rows g of each, 0 or more
- * @param lostG g of water that boiled off, 0 or more; more than there is takes all of it
- * @returns g of each row in the finished batch
- * @example afterBoiling([{ grams: 100, perGram: water }, { grams: 200, perGram: cream }], 120) // 0 g, and 180 g
- */
-export function afterBoiling(rows: readonly WeighedRow[], lostG: number): number[] {
-  const waterOf = ({ grams, perGram }: WeighedRow) => grams * partOf(perGram, 'water');
-  const isPlain = ({ perGram }: WeighedRow) => partOf(perGram, 'water') >= PLAIN_WATER;
-  const share = (wanted: number, of: (row: WeighedRow) => boolean) => {
-    const there = rows.reduce((sum, row) => sum + (of(row) ? waterOf(row) : 0), 0);
-    return there > 0 ? Math.min(wanted / there, 1) : 0;
-  };
-  const plain = share(lostG, isPlain);
-  const gone = rows.reduce((sum, row) => sum + (isPlain(row) ? plain * waterOf(row) : 0), 0);
-  const rest = share(lostG - gone, (row) => !isPlain(row));
-  return rows.map((row) => row.grams - waterOf(row) * (isPlain(row) ? plain : rest));
-}
 
 /** An ingredient in the order of a label. */
 export interface Listed {
-  /** g of the finished product */
+  /** g it is ordered by: as used; of added water what is left in the finished product */
   readonly grams: number;
   /** in 100 g of the finished product, by what went in; above 100 where much has boiled off */
   readonly percent: number;
 }
 
 /**
- * Ingredients as a label lists them: the same one once, by descending weight after boiling, ties in the order they stand.
+ * Ingredients as a label lists them: the same one once, by descending weight as used, ties in the order they stand. Added water alone counts as it is in the
+ * finished product: what weighs more there than all else that was used.
  *
- * @param rows each with a name that tells ingredients apart
- * @returns names in order; the percentage is what went in of it, in 100 g of the finished product (Regulation (EU) 1169/2011, annex VIII)
+ * @param rows each with a name that tells ingredients apart; g of each, 0 or more
+ * @param lostG g of water that boiled off, 0 or more and less than went in
+ * @returns names in order; the percentage is what went in of it, in 100 g of the finished product
+ * @see Regulation (EU) 1169/2011, article 18 and annex VII part A (order), annex VIII (percentage)
+ * @example 100 g of water, 105 g of cream and 100 g of chocolate that lost 30 g: cream, chocolate, water (70 g)
  */
 export function ingredientOrder(
   rows: readonly (WeighedRow & { readonly name: string })[],
   lostG: number,
 ): ReadonlyMap<string, Listed> {
-  const left = afterBoiling(rows, lostG);
-  const finishedG = left.reduce((sum, grams) => sum + grams, 0);
+  const isAddedWater = ({ perGram }: WeighedRow) => partOf(perGram, 'water') >= PLAIN_WATER;
+  const sumOf = (some: readonly WeighedRow[]) => some.reduce((sum, { grams }) => sum + grams, 0);
+  const addedG = sumOf(rows.filter(isAddedWater));
+  const waterLeft = addedG > 0 ? Math.max(addedG - lostG, 0) / addedG : 0;
+  const finishedG = sumOf(rows) - lostG;
   const sums = new Map<string, { grams: number; wentIn: number }>();
-  for (const [i, { name, grams }] of rows.entries()) {
-    if (!(grams > 0)) continue;
-    const sum = sums.get(name) ?? { grams: 0, wentIn: 0 };
-    sums.set(name, { grams: sum.grams + (left[i] ?? 0), wentIn: sum.wentIn + grams });
+  for (const row of rows) {
+    if (!(row.grams > 0)) continue;
+    const sum = sums.get(row.name) ?? { grams: 0, wentIn: 0 };
+    const counts = isAddedWater(row) ? waterLeft * row.grams : row.grams;
+    sums.set(row.name, { grams: sum.grams + counts, wentIn: sum.wentIn + row.grams });
   }
   return new Map(
     [...sums]

@@ -1,8 +1,6 @@
-import { labelFigure, type Nutrition } from '../matter/nutrition';
-
-/** The two schools of law a nutrition panel can follow. */
-export const LABEL_SCHOOLS = ['eu', 'us'] as const;
-export type LabelSchool = (typeof LABEL_SCHOOLS)[number];
+import { keysOf, recordOf } from '../keys-of';
+import type { ComponentVector } from '../matter/components';
+import { type LabelSchool, labelFigure, type Nutrition, nutrition } from '../matter/nutrition';
 
 /** A line of a nutrition panel: per 100 g and per portion, rounded, with their units. */
 export interface PanelLine {
@@ -98,19 +96,18 @@ const RULES: Readonly<Record<LabelSchool, readonly Rule[]>> = {
 };
 
 /** Nutrition of so many grams. */
-function ofGrams(per100: Nutrition, grams: number): Nutrition {
-  const scaled = Object.entries(per100).map(([field, value]) => [field, (value * grams) / 100]);
-  return Object.fromEntries(scaled) as unknown as Nutrition;
-}
+const ofGrams = (per100: Nutrition, grams: number): Nutrition =>
+  recordOf(keysOf(per100), (field) => (per100[field] * grams) / 100);
 
 /**
- * A nutrition panel in the order and rounding of a school of law: Regulation (EU) 1169/2011, annex XV, with the Commission's guidance on tolerances
- * (2012), or the United States' 21 CFR 101.9. Trans fat, cholesterol, added sugars, vitamins and minerals are not known here and not on it.
+ * A nutrition panel in the figures, order and rounding of a school of law: Regulation (EU) 1169/2011, annexes XIV and XV, with the Commission's guidance on
+ * tolerances (2012), or the United States' 21 CFR 101.9. Trans fat, cholesterol, added sugars, vitamins and minerals are not known here and not on it.
  *
- * @param per100 unrounded, of 100 g
+ * @param components g of each, 0 or more, not all 0
  * @param portionG g, above 0
  */
-export function nutritionPanel(per100: Nutrition, portionG: number, school: LabelSchool): PanelLine[] {
+export function nutritionPanel(components: ComponentVector, portionG: number, school: LabelSchool): PanelLine[] {
+  const per100 = nutrition(components, school);
   const portion = ofGrams(per100, portionG);
   return RULES[school]
     .filter(({ onlyIf }) => onlyIf?.(per100) ?? true)

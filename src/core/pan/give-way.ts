@@ -52,7 +52,8 @@ export function giveWay(
     else {
       const offered = seconds * heatIntoPieces(lump, temperatureC, reading.conductivity, stir);
       const most = Math.max(spareJ(meltingPoint(lump.perGram)) - heatJ, 0);
-      gone = offered > 0 ? Math.min(gramsOf(offered, meltHeat(lump.perGram, lump.temperatureC)), gramsOf(most, heat)) : 0;
+      gone =
+        offered > 0 ? Math.min(gramsOf(offered, meltHeat(lump.perGram, lump.temperatureC)), gramsOf(most, heat)) : 0;
     }
     gone = Math.min(gone, lump.grams);
     if (lump.grams - gone < GONE_G) gone = lump.grams;

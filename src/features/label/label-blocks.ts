@@ -55,7 +55,9 @@ export function labelBlocks(content: LabelContent, query: LabelQuery): readonly 
       : [text(bold(`Alcohol ${fixed(content.alcoholPercentVol, 1)} % vol.`), plain(' Not for children.'))]),
     ...(content.hasPolyols ? [text(bold('Excessive consumption may produce laxative effects.'))] : []),
     ...(reheat === undefined ? [] : [text(plain(reheat))]),
-    ...(content.panel.length > 0 ? [panelOf(content), text(plain(RULE_WORDS[query.school]))] : []),
+    ...(content.panel.length > 0
+      ? [panelOf(content), text(plain(`${RULE_WORDS[query.school]} ${content.alluloseWords}`.trim()))]
+      : []),
   ];
 }
 

@@ -12,6 +12,7 @@ import { messageOf } from '@/formats/message-of';
 import { fetchUses } from '@/kitchen/client/larder';
 import { useFetched } from '@/kitchen/use-fetched';
 import { allergenLine } from '@/kitchen/words/allergen-sentences';
+import { alluloseWords } from '@/kitchen/words/nutrition-words';
 import { Button } from '@/ui/button';
 import { CompositionStrip, stripAmounts } from '@/ui/composition-strip';
 import { gramsPlain, significant, weight } from '@/ui/format';
@@ -99,6 +100,7 @@ export function IngredientSheet({
           <section>
             <h3 className="mb-1 text-[1.05rem]">Nutrition</h3>
             <NutritionTable per100={nutrition(compositionVector(components))} />
+            <p className="mt-1 text-mute">{alluloseWords(compositionVector(components), 'eu')}</p>
           </section>
           <Measures ingredient={ingredient} />
           <WhereUsed id={ingredient.id} />

@@ -1,7 +1,8 @@
-import { LABEL_SCHOOLS, type LabelSchool, nutritionPanel } from '@/core/label/nutrition-schools';
-import { nutrition } from '@/core/matter/nutrition';
+import { nutritionPanel } from '@/core/label/nutrition-schools';
+import { LABEL_SCHOOLS, type LabelSchool } from '@/core/matter/nutrition';
 import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { CAUTION_WORDS, panCautions } from '@/kitchen/words/cautions';
+import { alluloseWords } from '@/kitchen/words/nutrition-words';
 import { Button } from '@/ui/button';
 import { weight } from '@/ui/format';
 import { fixed } from '@/ui/settings/numerals';
@@ -24,7 +25,7 @@ export function GuestView({ serving }: { serving: Serving }) {
   const [school, setSchool] = useTyped<LabelSchool>('school', LABEL_SCHOOLS[0], LABEL_SCHOOLS);
   const { prediction, contents, file } = serving;
   const allergens = allergenWords(contents);
-  const panel = nutritionPanel(nutrition(prediction.components), portionG, school);
+  const panel = nutritionPanel(prediction.components, portionG, school);
   const cautions = panCautions(prediction, contents);
   const told = (['polyols', 'xylitol', 'egg', 'honey'] as const).filter((each) => cautions.includes(each));
   return (
@@ -82,7 +83,8 @@ export function GuestView({ serving }: { serving: Serving }) {
           </tbody>
         </table>
         <p className="mt-3 text-[13.5px] text-mute">
-          Calculated from typical compositions, not analysed. {CAUTION_WORDS.traces} {CAUTION_WORDS.code}
+          Calculated from typical compositions, not analysed. {alluloseWords(prediction.components, school)}{' '}
+          {CAUTION_WORDS.traces} {CAUTION_WORDS.code}
         </p>
       </article>
     </AskedAnswered>

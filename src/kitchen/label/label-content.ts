@@ -1,7 +1,6 @@
 import { finishedComponents } from '@/core/formula/formula';
 import { ingredientOrder } from '@/core/label/ingredient-order';
 import { nutritionPanel, type PanelLine } from '@/core/label/nutrition-schools';
-import { nutrition } from '@/core/matter/nutrition';
 import { nth } from '@/core/nth';
 import { predictFormula } from '@/core/predict/predict-formula';
 import type { BatchHead } from '@/formats/batch';
@@ -9,6 +8,7 @@ import type { LabelQuery } from '@/formats/label';
 import type { WorkedMethod } from '../method/work-method';
 import { panContents } from '../pan-contents';
 import type { AsMade } from '../record/as-made';
+import { alluloseWords } from '../words/nutrition-words';
 import { reheatAdvice } from './reheat-advice';
 import { allergenRuns, asksForPercent, type Run } from './statement';
 
@@ -23,12 +23,16 @@ export interface LabelContent {
   readonly alcoholPercentVol: number | undefined;
   readonly hasPolyols: boolean;
   readonly panel: readonly PanelLine[];
+  /** how allulose was counted; empty without any */
+  readonly alluloseWords: string;
   readonly portionG: number;
   readonly netG: number | undefined;
   readonly batchNumber: number;
   readonly madeOn: string;
   readonly reheat: ReturnType<typeof reheatAdvice>;
 }
+
+type Statement = ReturnType<typeof allergenRuns> & { readonly isAsked: boolean };
 
 /** g that are warmed again where nobody says how much is in one (J). */
 const USUAL_NET_G = 200;
@@ -48,17 +52,28 @@ export function labelContent(
   const prediction = predictFormula(formula);
   if (!prediction) return undefined;
   const contents = panContents(file, new Map());
-  const rows = formula.lines.map((line, i) => ({ ...line, name: nth(file.lines, i).ingredient }));
+  const byId = new Map(contents.items.map((item) => [item.id, item]));
+  // Packs that are listed in the same words are one ingredient.
+  const listed = new Map<string, Statement>();
+  const rows = formula.lines.map((line, i) => {
+    const id = nth(file.lines, i).ingredient;
+    const item = byId.get(id);
+    if (!item) return { ...line, name: id };
+    const runs = allergenRuns(item);
+    const words = [...runs.name, ...runs.madeOf].map(({ text }) => text).join('');
+    const isAsked = asksForPercent(head.name, item) || (listed.get(words)?.isAsked ?? false);
+    listed.set(words, { ...runs, isAsked });
+    return { ...line, name: words };
+  });
   const finished = finishedComponents(formula);
   const finishedG = finished.reduce((sum, grams) => sum + grams, 0);
-  const wentIn = rows.reduce((sum, { grams }) => sum + grams, 0);
-  const byId = new Map(contents.items.map((item) => [item.id, item]));
-  const ingredients = [...ingredientOrder(rows, wentIn - finishedG)].flatMap(([id, { percent }], i): Run[] => {
-    const item = byId.get(id);
-    if (!item) return [];
-    const words = allergenRuns(item);
-    const share = asksForPercent(head.name, item) ? [{ text: ` ${Math.round(percent)} %`, isBold: false }] : [];
-    return [...(i > 0 ? [{ text: ', ', isBold: false }] : []), ...words.name, ...share, ...words.madeOf];
+  const wentIn = formula.lines.reduce((sum, { grams }) => sum + grams, 0);
+  const ingredients = [...ingredientOrder(rows, wentIn - finishedG)].flatMap(([words, { percent }], i): Run[] => {
+    const statement = listed.get(words);
+    if (!statement) return [];
+    const { name, madeOf, isAsked } = statement;
+    const share = isAsked ? [{ text: ` ${Math.round(percent)} %`, isBold: false }] : [];
+    return [...(i > 0 ? [{ text: ', ', isBold: false }] : []), ...name, ...share, ...madeOf];
   });
   const { mixture } = prediction.batch;
   return {
@@ -69,7 +84,8 @@ export function labelContent(
     unknown: contents.undecided.map(({ name }) => name),
     alcoholPercentVol: prediction.alcoholPercentVol > ALCOHOL_NAMED ? prediction.alcoholPercentVol : undefined,
     hasPolyols: mixture.solidPolyolG + mixture.glycerolG > POLYOLS_NAMED * mixture.massG,
-    panel: query.nutrition === 'yes' ? nutritionPanel(nutrition(finished), query.portionG, query.school) : [],
+    panel: query.nutrition === 'yes' ? nutritionPanel(finished, query.portionG, query.school) : [],
+    alluloseWords: alluloseWords(finished, query.school),
     portionG: query.portionG,
     netG: query.netG,
     batchNumber: head.number,

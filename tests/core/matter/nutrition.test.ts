@@ -1,8 +1,9 @@
 import { readFileSync } from 'node:fs';
 import Papa from 'papaparse';
 import { describe, expect, it } from 'vitest';
-import { compositionVector } from '@/core/matter/components';
+import { COMPONENT_NAMES, compositionVector } from '@/core/matter/components';
 import { labelFigure, type NutritionField, nutrition } from '@/core/matter/nutrition';
+import type { Ingredient } from '@/formats/ingredient';
 import { larder } from '../../support/kitchen';
 
 const COLUMNS: Record<string, readonly [NutritionField, number]> = {
@@ -41,6 +42,33 @@ describe('the starting larder', () => {
     }
   });
 
+  it('says what every compound ingredient is made of', () => {
+    // More than one thing that is listed by itself: sugars beside fat, fruit, dairy or spirit, or an added emulsifier, gum or salt.
+    const isCompound = ({ components: c, group }: Ingredient) => {
+      const sugar = (c.sucrose ?? 0) + (c.glucose ?? 0) + (c.higher_saccharides ?? 0);
+      const isAlone = Math.max(...Object.values(c).map((g) => g ?? 0)) > 95;
+      return (
+        !isAlone &&
+        ((group === 'chocolate' && sugar > 5) ||
+          (group === 'dairy' && ((c.sucrose ?? 0) > 0 || (c.gums ?? 0) > 0 || (c.salt ?? 0) > 0.5)) ||
+          (group === 'plant' && (c.water ?? 0) > 5) ||
+          (group === 'nuts' && (sugar > 20 || (c.salt ?? 0) > 0.5)) ||
+          (group === 'spirits' && (c.sucrose ?? 0) > 5))
+      );
+    };
+    const silent = [...larder.values()].filter((each) => isCompound(each) && each.madeOf === '').map(({ id }) => id);
+    expect(silent).toEqual([]);
+    for (const id of [
+      'praline-50',
+      'spread-hazelnut-cocoa',
+      'glaze-neutral-hot',
+      'condensed-sweetened',
+      'chips-milk',
+    ]) {
+      expect(larder.get(id)?.madeOf, id).toMatch(/sugar/);
+    }
+  });
+
   it('has cocoa percentages that follow from its compositions, water and alkali left out', () => {
     for (const { id, group, cocoaPercent, components: c } of larder.values()) {
       if (group !== 'chocolate' || cocoaPercent === null) continue;
@@ -60,6 +88,24 @@ describe('nutrition', () => {
     expect(nutrition(compositionVector({ ethanol: 40, water: 60 })).energyKcal).toBe(280);
   });
 
+  it.each([
+    ['maltitol', 240, 210],
+    ['sorbitol', 240, 260],
+    ['xylitol', 240, 240],
+    ['erythritol', 0, 0],
+    ['allulose', 400, 40],
+    ['lactose', 400, 400],
+  ] as const)('counts %s as each school of law does', (name, eu, us) => {
+    const pure = compositionVector({ [name]: 100 });
+    expect(nutrition(pure).energyKcal).toBeCloseTo(eu, 9);
+    expect(nutrition(pure, 'us').energyKcal).toBeCloseTo(us, 9);
+  });
+
+  it('knows what brings energy: all but water, salt, ash and what is inert', () => {
+    const without = COMPONENT_NAMES.filter((name) => nutrition(compositionVector({ [name]: 100 })).energyKcal === 0);
+    expect(without).toEqual(['water', 'milk_ash', 'erythritol', 'salt', 'other']);
+  });
+
   it('does not depend on the size of the batch', () => {
     const cream = compositionVector(larder.get('cream-35')?.components ?? {});
     expect(nutrition(cream.map((g) => g * 731)).fat).toBeCloseTo(nutrition(cream).fat, 9);
@@ -74,5 +120,10 @@ describe('nutrition', () => {
     expect(labelFigure('salt', 0.005)).toBe('<0.01');
     expect(labelFigure('sugars', 0)).toBe('0');
     expect(labelFigure('energyKcal', 336.6)).toBe('337');
+    // What rounds up to where another rule begins is written by that rule.
+    expect(labelFigure('sugars', 9.96)).toBe('10');
+    expect(labelFigure('saturates', 9.94)).toBe('9.9');
+    expect(labelFigure('salt', 0.996)).toBe('1.0');
+    expect(labelFigure('salt', 1.26)).toBe('1.3');
   });
 });

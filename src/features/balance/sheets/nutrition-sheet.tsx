@@ -5,6 +5,7 @@ import { nutrition } from '@/core/matter/nutrition';
 import type { Prediction } from '@/core/predict/predict-formula';
 import type { PanContents } from '@/kitchen/pan-contents';
 import { allergenWords } from '@/kitchen/words/allergen-sentences';
+import { alluloseWords } from '@/kitchen/words/nutrition-words';
 import { gramsPlain, money, priceByWeight, significant } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { NutritionTable } from '@/ui/nutrition-table';
@@ -80,8 +81,9 @@ export function NutritionSheet({
         </dd>
       </dl>
       <p className="mt-4 text-[13.5px] text-mute">
-        Typical values worked out from composition, rounded by the European Commission’s guidance of 2012; packs differ.
-        The list of allergens and what a label must say follow your local food code.
+        Typical values worked out from composition, rounded by the European Commission’s guidance of 2012; packs differ.{' '}
+        {alluloseWords(prediction.components, 'eu')} The list of allergens and what a label must say follow your local
+        food code.
       </p>
     </Sheet>
   );
