@@ -25,13 +25,14 @@ const SPIRIT = 0.08;
 const PURE = 0.4;
 const COCOA_POWDER = 0.65;
 const CHOCOLATE_FAT = 0.17;
+const BLOCK_FAT = 0.1;
 const CHOCOLATE_DRY = 0.06;
 const BUTTER_FAT = 0.6;
 const OIL = 0.9;
 const LIQUID_WATER = 0.4;
 const SWEET = 0.5;
 const SYRUP_WATER = 0.03;
-const NUT_OIL = 0.2;
+const PASTE_FAT = 0.2;
 const PALE_PROTEIN = 0.02;
 
 /**
@@ -51,12 +52,16 @@ export function roleOfRow(perGram: ComponentVector): RowRole {
   if (of('starch') >= PURE && sweet < SWEET) return 'starch';
   if (of('pectin') + of('agar') + of('gums') + of('lecithin') >= PURE) return 'helper';
   if (of('cocoa_solids') >= COCOA_POWDER) return 'cocoa';
-  if (isDry && hardFat >= CHOCOLATE_FAT && (of('cocoa_solids') > 0.02 || sweet > 0.2)) return 'chocolate';
+  // Gianduja too: its hazelnut oil counts beside some cocoa butter.
+  const isBlock = hardFat >= CHOCOLATE_FAT || (hardFat >= BLOCK_FAT && hardFat + of('liquid_oil') >= CHOCOLATE_FAT);
+  if (isDry && isBlock && (of('cocoa_solids') > 0.02 || sweet > 0.2)) return 'chocolate';
   if (of('liquid_oil') >= OIL) return 'oil';
   if (softFat >= BUTTER_FAT || of('cocoa_butter') >= BUTTER_FAT) return 'butter';
+  // Praline, gianduja, nut pastes and spreads: fat with sugar in it, which melts in the warm and does not dissolve.
+  if (isDry && of('liquid_oil') + hardFat >= PASTE_FAT) return 'paste';
   if (sweet + of('lactose') >= SWEET) return water > SYRUP_WATER ? 'syrup' : 'sugar';
   if (water >= LIQUID_WATER) return 'liquid';
-  if (of('liquid_oil') >= NUT_OIL) return 'paste';
+  if (of('liquid_oil') >= PASTE_FAT) return 'paste';
   return 'flavour';
 }
 
