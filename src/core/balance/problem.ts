@@ -1,9 +1,10 @@
-import { costOfLines, type Formula } from '../formula/formula';
+import { costOfLines, type Formula, type FormulaLine } from '../formula/formula';
 import { momentOf } from '../formula/gates';
 import type { Moment } from '../formula/moments';
 import { addTimes, noComponents, noneNegative } from '../matter/component-vector';
 import { boilOff, mix } from '../matter/mixing';
 import { usualHistory } from '../matter/process';
+import { type RowRole, roleOfRow } from '../method/row-role';
 import { nth } from '../nth';
 import { onScale, quantityOf } from '../predict/quantities';
 import { flowAt, prepareBatch, stateAt } from '../predict/state';
@@ -57,10 +58,23 @@ export function reachOf(
   return { least, most: Math.max(least, most) };
 }
 
-/** Lines a balance may move: not locked, and not tied to a locked one. */
-function freeLines(formula: Formula): number[] {
+/** Share of a batch below which salt, spice, colour and extract are a pinch, and roles such a row has (J). */
+const PINCH = 0.01;
+const PINCHED: ReadonlySet<RowRole> = new Set(['flavour', 'spirit']);
+
+/** Whether a row is there for its taste alone, a pinch of it: no balance moves it unless the cook has set how far it may go. */
+export function isPinch({ grams, perGram, minGrams, maxGrams }: FormulaLine, batchG: number): boolean {
+  const isAsked = minGrams !== undefined || maxGrams !== undefined;
+  return !isAsked && grams > 0 && grams < PINCH * batchG && PINCHED.has(roleOfRow(perGram));
+}
+
+/** Lines a balance may move: not locked, not tied to a locked one, no pinch. */
+function freeLines(formula: Formula, batchG: number): number[] {
   const held = new Set(formula.lines.flatMap(({ locked, tie }) => (locked && tie ? [tie] : [])));
-  return formula.lines.flatMap(({ locked, tie }, index) => (locked || (tie && held.has(tie)) ? [] : [index]));
+  return formula.lines.flatMap((line, index) => {
+    const { locked, tie } = line;
+    return locked || (tie && held.has(tie)) || (!tie && isPinch(line, batchG)) ? [] : [index];
+  });
 }
 
 /** Rows that keep the proportion of tied lines: g / g0 is the same for all of one tie. Lines of 0 g cannot be tied. */
@@ -112,7 +126,7 @@ function edgesOf(formula: Formula, options: ProblemOptions): Edge[] {
  */
 export function balanceProblem(formula: Formula, options: ProblemOptions): BalanceProblem {
   const batchG = formula.lines.reduce((sum, line) => sum + line.grams, 0);
-  const free = freeLines(formula);
+  const free = freeLines(formula, batchG);
   const start = free.map((index) => nth(formula.lines, index).grams);
   const scale = start.map((grams) => grams + CHANGE_SHARE_OF_BATCH * batchG);
   const reaches = free.map((index) => reachOf(nth(formula.lines, index), batchG));

@@ -1,4 +1,5 @@
 import { balance } from '../balance/balance';
+import { isPinch } from '../balance/problem';
 import type { Formula, FormulaLine } from '../formula/formula';
 import type { Gate } from '../formula/gates';
 import { partOf } from '../matter/component-vector';
@@ -6,7 +7,8 @@ import { SWEET_NAMES } from '../matter/components';
 import { type Prediction, predictFormula } from '../predict/predict-formula';
 import { quantityOf } from '../predict/quantities';
 
-/** How far the resistance may move at a moment, ln, the closest first: a tenth, a quarter, a half. */
+/** How far the resistance may move at a moment, ln, the closest first: as it was, a tenth, a quarter, a half. */
+const AS_IT_WAS = [0.02, 0.05] as const;
 const CLOSENESS = [0.1, 0.25, 0.5] as const;
 /** How far sweetness and cocoa may move, as a share: it is to be no new recipe. */
 const SAME_TASTE = 0.2;
@@ -25,8 +27,15 @@ export interface KeptCurve {
   readonly within: number | undefined;
 }
 
-/** What is wished for, the dearest first: at every closeness sweetness, cocoa and gates, then without cocoa, then sweetness alone; last the curve. */
+/**
+ * What is wished for, the dearest first: all as it was; then at every closeness sweetness, cocoa and gates, then without cocoa, then sweetness alone; last the
+ * curve. No gate is given up to come closer than a tenth.
+ */
 const WISHES = [
+  ...AS_IT_WAS.flatMap((closeness) => [
+    { closeness, taste: ['sweetness', 'cocoaPercent'], gates: true } as const,
+    { closeness, taste: ['sweetness'], gates: true } as const,
+  ]),
   ...CLOSENESS.flatMap((closeness) => [
     { closeness, taste: ['sweetness', 'cocoaPercent'], gates: true } as const,
     { closeness, taste: ['sweetness'], gates: true } as const,
@@ -87,7 +96,8 @@ export function keepCurve(before: Prediction, formula: Formula, free: ReadonlySe
   const own = formula.gates.filter((gate) =>
     passed.some((each) => each.moment === gate.moment && each.quantity === gate.quantity),
   );
-  const lines = formula.lines.map((line, i) => (free.has(i) ? line : withReach(line)));
+  const batchG = formula.lines.reduce((sum, { grams }) => sum + grams, 0);
+  const lines = formula.lines.map((line, i) => (free.has(i) || isPinch(line, batchG) ? line : withReach(line)));
   let balanced: Formula = formula;
   let within: number | undefined;
   for (const wish of WISHES) {

@@ -54,6 +54,40 @@ function expectKept(formula: ReturnType<typeof formulaOf>, result: ReturnType<ty
   expect(result.status === 'lands').toBe(gates.every(({ lands }) => lands));
 }
 
+describe('a pinch', () => {
+  const PINCHES = [
+    ['salt-fine', 2],
+    ['cinnamon', 1.5],
+    ['vanilla-extract', 3],
+  ] as const;
+
+  it('of salt, spice or extract is left as it is, whatever is asked of the rest', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.1, max: 8, noNaN: true }),
+        fc.double({ min: 0.7, max: 0.9, noNaN: true }),
+        (viscosity, activity) => {
+          const gates = [
+            gate('pour', 'apparentViscosityPaS', viscosity, 1.2 * viscosity),
+            gate('bench', 'waterActivity', undefined, activity),
+          ];
+          const { grams } = balance(formulaOf([...TEN, ...PINCHES], gates), { explain: false, starts: 2 });
+          expect(grams.slice(TEN.length)).toEqual(PINCHES.map(([, g]) => g));
+        },
+      ),
+      { numRuns: 12 },
+    );
+  });
+
+  it('moves where the cook says how far', () => {
+    const asked = formulaOf(
+      [...TEN, ['salt-fine', 2, { minGrams: 0, maxGrams: 20 }]],
+      [gate('bench', 'alcoholPercentVol', undefined, 0.5), gate('bench', 'waterActivity', undefined, 0.78)],
+    );
+    expect(balance(asked, { explain: false }).grams.at(-1)).not.toBe(2);
+  });
+});
+
 describe('a balance that can land', () => {
   it.each([
     [

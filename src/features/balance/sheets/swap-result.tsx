@@ -1,8 +1,8 @@
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import type { Predicted } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
+import { closenessWords } from '@/kitchen/words/keep-words';
 import { grams, weight } from '@/ui/format';
-import { fixed } from '@/ui/settings/numerals';
 import type { FormulaDraft, PanLine } from '../draft/edit';
 import { BeforeAfterCurve } from '../material/before-after-curve';
 import { swapChanges } from './swap-changes';
@@ -35,7 +35,7 @@ export function SwapResult({
       <p className={`mb-2 font-head text-[1.1rem] font-semibold ${within === undefined ? 'text-near' : ''}`}>
         {within === undefined
           ? 'The curve cannot be kept with this; it comes no nearer.'
-          : `The curve stays within ×÷${fixed(Math.exp(within), 1)} at every moment.`}
+          : `The curve stays ${closenessWords(within)} at every moment.`}
       </p>
       <BeforeAfterCurve before={before} after={after} />
       <ul className="read mb-3 text-[0.9rem]">

@@ -1,11 +1,11 @@
 import type { Obstacle } from '@/core/balance/obstacles';
 import { standingOf } from '@/core/balance/standing';
 import type { Prediction } from '@/core/predict/predict-formula';
+import { closenessWords } from '@/kitchen/words/keep-words';
 import { Button, Key } from '@/ui/button';
 import { grams, percent, weight } from '@/ui/format';
 import { momentTitle } from '@/ui/moment-words';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
-import { fixed } from '@/ui/settings/numerals';
 import { STANDING_WORDS } from '@/ui/standing-words';
 import type { FormulaDraft } from '../draft/edit';
 import { GateMoves } from './gate-moves';
@@ -30,7 +30,7 @@ function nothingMoves({ status, change, keeps, chance }: BalanceOutcome): string
 /** The first line of a proposal. */
 function headline({ status, keeps, chance }: BalanceOutcome): string {
   if (keeps === 'no') return 'The flow cannot be kept with this; it comes no nearer.';
-  if (keeps !== undefined) return `This would keep the flow within ×÷${fixed(Math.exp(keeps), 1)} at every moment:`;
+  if (keeps !== undefined) return `This would keep the flow ${closenessWords(keeps)} at every moment:`;
   return status === 'lands' ? WOULD[standingOf(true, chance[1])] : 'It cannot land as things stand.';
 }
 
