@@ -42,9 +42,18 @@ test('a balance is proposed with a goal, refused, and tried another way; nothing
   await page.keyboard.press('Escape');
   await expect(card).toHaveCount(0);
   await page.keyboard.press('b');
+  const ways = [(await card.getByRole('list').first().textContent()) ?? ''];
   await card.getByRole('button', { name: 'Try another way' }).click();
   await expect(page.getByLabel('What the balance is after')).toHaveValue('leastSugar');
-  await expect(card).toContainText(/This would just land:/);
+  // Each press brings other grams than those that were there.
+  for (const _ of [1, 2]) {
+    await expect(card.getByRole('list').first()).not.toHaveText(ways.at(-1) ?? '');
+    ways.push((await card.getByRole('list').first().textContent()) ?? '');
+    await card.getByRole('button', { name: 'Try another way' }).click();
+  }
+  await expect(card.getByRole('list').first()).not.toHaveText(ways.at(-1) ?? '');
+  await expect(page.getByLabel('What the balance is after')).toHaveValue('mostRobust');
+  await expect(card).toContainText(/This would land:/);
   await card.getByRole('button', { name: /Accept/ }).click();
   await saved(page);
   expect((await kept(page, id)).file.lines.map(({ grams }) => grams)).not.toEqual([200, 200, 20]);

@@ -1,10 +1,11 @@
-import type { Formula } from '../formula/formula';
+import type { Formula, FormulaLine } from '../formula/formula';
 import type { GateQuantity } from '../formula/gate-quantities';
 import type { Gate } from '../formula/gates';
 import { atThePour } from '../formula/moment-role';
 import { type Doubt, monteCarlo } from '../predict/monte-carlo';
 import { predictFormula } from '../predict/predict-formula';
 import { type BalanceOptions, balance } from './balance';
+import { isPinch } from './problem';
 import { type BalanceResult, sizeOfChange } from './result';
 
 /** What a balance is after, beside landing. */
@@ -23,16 +24,15 @@ const DRAWS = 400;
 /** Parts of a band's half width by which it is narrowed to land safely, the boldest first. */
 const NARROWINGS = [0.9, 0.7, 0.5, 0.3, 0.15];
 
-/** A formula whose rows stay near what they are. */
+/** A formula whose rows stay near what they are, a pinch as it is. */
 function nearby(formula: Formula): Formula {
-  return {
-    ...formula,
-    lines: formula.lines.map((line) => ({
-      ...line,
-      minGrams: line.minGrams ?? LEAST_OF_ROW * line.grams,
-      maxGrams: line.maxGrams ?? MOST_OF_ROW * line.grams,
-    })),
-  };
+  const batchG = formula.lines.reduce((sum, { grams }) => sum + grams, 0);
+  const reach = (line: FormulaLine): FormulaLine => ({
+    ...line,
+    minGrams: line.minGrams ?? LEAST_OF_ROW * line.grams,
+    maxGrams: line.maxGrams ?? MOST_OF_ROW * line.grams,
+  });
+  return { ...formula, lines: formula.lines.map((line) => (isPinch(line, batchG) ? line : reach(line))) };
 }
 
 /** A result with the gates and limits that were asked, not those it was steered by; what changed is counted from the formula. */

@@ -65,7 +65,7 @@ interface ProposalProps {
   readonly nameOf: (ingredient: string) => string;
   readonly onAccept: () => void;
   readonly onRefuse: () => void;
-  /** asks again with the next goal */
+  /** asks again with the next goal that wants other grams */
   readonly onAgain: () => void;
   readonly onLoosen: (obstacles: readonly Obstacle[]) => void;
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import type { BalanceGoal } from '@/core/balance/goal';
+import { BALANCE_GOALS, type BalanceGoal } from '@/core/balance/goal';
 import type { Obstacle } from '@/core/balance/obstacles';
 import type { Substitute } from '@/core/swap/swap';
 import { messageOf } from '@/formats/message-of';
@@ -58,6 +58,20 @@ async function swapByKey(
   return { grams: byKey(pan, grams), within };
 }
 
+/** Whether two proposals would put the same grams into every row. */
+const sameGrams = (a: BalanceOutcome, b: BalanceOutcome) =>
+  [...a.grams].every(([key, grams]) => b.grams.get(key) === grams);
+
+/** The first of the goals that follow one that wants other grams than a proposal. @throws {Error} none does */
+async function otherWay(goal: BalanceGoal, now: BalanceOutcome, ask: (wanted: BalanceGoal) => Promise<BalanceOutcome>) {
+  const at = BALANCE_GOALS.indexOf(goal);
+  for (const wanted of [...BALANCE_GOALS.slice(at + 1), ...BALANCE_GOALS.slice(0, at)]) {
+    const outcome = await ask(wanted);
+    if (!sameGrams(outcome, now)) return outcome;
+  }
+  throw new Error('There is no other way: whatever the balance is after, it moves the same grams.');
+}
+
 /** The last answer, while the pan is what it was asked about. */
 function useHeldProposal(draft: FormulaDraft) {
   const [fault, setFault] = useState<string | undefined>();
@@ -99,15 +113,16 @@ export function useBalancing(
   const [goal, setGoal] = useState<BalanceGoal>('close');
   const { proposal, fault, latest, hold, letGo } = useHeldProposal(draft);
 
+  const outcomeOf = async (asked: FormulaDraft, pan: KnownPan, wanted: BalanceGoal, freeTotal = false) => {
+    const cups = household(asked, pan);
+    const { grams, ...answer } = await askWorker(pan.formula, { goal: wanted, household: cups, freeTotal });
+    const rounded = pan.keys.filter((_, i) => cups?.lines[i] !== undefined);
+    return { ...answer, before: asked, pan, grams: byKey(pan, grams), goal: wanted, rounded };
+  };
   const ask = async (asked: FormulaDraft, wanted: BalanceGoal, freeTotal = false) => {
     const pan = knownPan(asked, larder);
     if (busy || !pan.formula.lines.some(({ grams }) => grams > 0)) return;
-    const cups = household(asked, pan);
-    await hold(asked, async () => {
-      const { grams, ...answer } = await askWorker(pan.formula, { goal: wanted, household: cups, freeTotal });
-      const rounded = pan.keys.filter((_, i) => cups?.lines[i] !== undefined);
-      return { ...answer, before: asked, pan, grams: byKey(pan, grams), goal: wanted, rounded };
-    });
+    await hold(asked, () => outcomeOf(asked, pan, wanted, freeTotal));
   };
 
   return {
@@ -134,10 +149,14 @@ export function useBalancing(
       letGo();
     },
     balance: () => void ask(draft, goal),
-    /** asks again with another goal */
-    tryGoal: (wanted: BalanceGoal) => {
-      setGoal(wanted);
-      void ask(draft, wanted);
+    /** asks with the goals that follow, until one wants other grams */
+    another: async () => {
+      if (busy || !proposal) return;
+      await hold(draft, async () => {
+        const other = await otherWay(goal, proposal, (wanted) => outcomeOf(draft, proposal.pan, wanted));
+        setGoal(other.goal);
+        return other;
+      });
     },
     /** puts the proposal into the pan */
     accept: () => proposal && edit(acceptance(proposal, draft)),

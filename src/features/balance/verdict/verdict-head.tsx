@@ -2,7 +2,6 @@
 
 import { BALANCE_GOALS, type BalanceGoal } from '@/core/balance/goal';
 import { standingOf } from '@/core/balance/standing';
-import { nth } from '@/core/nth';
 import type { Doubt } from '@/core/predict/monte-carlo';
 import type { Prediction } from '@/core/predict/predict-formula';
 import { Button, Key } from '@/ui/button';
@@ -58,7 +57,6 @@ export function VerdictHead({
   const said = useSettled(verdictText(parts), READ_ALOUD_AFTER_MS);
   // A second tap right after the first is no wish to stop.
   const lasting = useSettled(busy, STOP_AFTER_MS) && busy;
-  const next = nth(BALANCE_GOALS, (BALANCE_GOALS.indexOf(goal) + 1) % BALANCE_GOALS.length);
   return (
     <section aria-label="Verdict" className="px-4 pt-3 pb-2">
       {/* Read aloud once the grams stand still, not with each key. */}
@@ -128,7 +126,7 @@ export function VerdictHead({
           nameOf={nameOf}
           onAccept={balancing.accept}
           onRefuse={balancing.refuse}
-          onAgain={() => balancing.tryGoal(next)}
+          onAgain={() => void balancing.another()}
           onLoosen={balancing.loosen}
         />
       ) : justBalanced ? (
