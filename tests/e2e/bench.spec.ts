@@ -394,6 +394,8 @@ test('the night theme holds on every screen and is accessible', async ({ page, s
   await page.getByRole('button', { name: 'Dark Pour: rooms and light' }).click();
   await page.getByRole('menuitem', { name: 'Night theme' }).click();
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'night');
+  // The page takes keys again once the menu is gone.
+  await expect(page.getByRole('menu')).toHaveCount(0);
   await expectAccessible(page);
   await page.keyboard.press('b');
   await expect(page.getByTestId('outcome')).toContainText(/This would just land:/);
