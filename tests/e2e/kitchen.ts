@@ -90,6 +90,13 @@ export const hearNothing = (page: Page, id: string) =>
 
 /** No serious or critical finding on the page as it stands. */
 export async function expectAccessible(page: Page) {
+  // Colours on their way from one to another are nobody's to read: looked at once they have arrived.
+  await page.evaluate(async () => {
+    const ending = document
+      .getAnimations()
+      .filter((each) => each.playState === 'running' && each.effect?.getComputedTiming().endTime !== Infinity);
+    await Promise.all(ending.map(({ finished }) => finished.catch(() => undefined)));
+  });
   const { violations } = await new AxeBuilder({ page }).analyze();
   const grave = violations.filter(({ impact }) => impact === 'serious' || impact === 'critical');
   expect(grave.map(({ id, nodes }) => `${id}: ${nodes.map(({ html }) => html.slice(0, 160)).join(' | ')}`)).toEqual([]);
