@@ -15,4 +15,4 @@ asking.close();
 mkdirSync(folder, { recursive: true, mode: 0o700 });
 const refused = await setPasscode(folder, passcode);
 if (refused) stop(refused);
-stdout.write('Set. Every tablet logs in anew; a server that runs takes it at once.\n');
+stdout.write('Set. Every tablet logs in again; a running server takes it at once.\n');

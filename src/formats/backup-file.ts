@@ -72,7 +72,7 @@ export const backupContentsSchema = z.object({
 export type BackupContents = z.output<typeof backupContentsSchema>;
 
 /** Counts what is in a backup: deleted formulas, typical ingredients and what is used up do not count. */
-export function contentsOf(tables: {
+export function backupContents(tables: {
   readonly formulas: readonly BackupRow[];
   readonly batches: readonly unknown[];
   readonly ingredients: readonly BackupRow[];

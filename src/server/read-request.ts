@@ -88,7 +88,7 @@ export async function answering(work: () => Promise<Response>): Promise<Response
     if (trouble) return NextResponse.json({ message: trouble.message, issues: [] }, { status: 503 });
     process.stderr.write(`${forTheLog(error)}\n`);
     return NextResponse.json(
-      { message: 'Something went wrong here. Look whether it was saved, then try again.' },
+      { message: 'Something went wrong here. Check whether it was saved, then try again.' },
       { status: 500 },
     );
   }

@@ -91,7 +91,7 @@ test('a backup is taken, looked at and put back; what is no backup is refused wi
 
   await page.getByTestId('backup-file').setInputFiles(file);
   await preview.getByRole('button', { name: 'Put it back' }).click();
-  await expect(page.getByText('It is put back.')).toBeVisible();
+  await expect(page.getByText('The backup is put back.')).toBeVisible();
   expect((await page.request.get(`/api/formulas/${id}`)).status()).toBe(404);
   // What was here before has a name of its own, says what is in it, and can be put back.
   const before = page.getByRole('region', { name: 'What was here before a backup was put back' });

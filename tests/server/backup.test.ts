@@ -6,7 +6,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import type { Backup } from '@/formats/backup-file';
 import type { FormulaFile } from '@/formats/formula-file';
 import { backUpToday, forgetLongDeleted } from '@/server/backup/daily';
-import { backupsFolder, keepDaily, listKept, outdated, readKept } from '@/server/backup/kept-backups';
+import { backupsFolder, keepDaily, listKept, outdated, readBackup } from '@/server/backup/kept-backups';
 import { compareBackup, restoreBackup, takeBackup } from '@/server/backup/kitchen-rows';
 import { BackupError, packParts, readParts, unpackBackup } from '@/server/backup/pack';
 import { readableRows } from '@/server/backup/readable-rows';
@@ -130,7 +130,7 @@ describe('putting one back', () => {
   const names = async ({ db }: OpenDatabase) => (await listFormulas(db)).map(({ file }) => file.name).sort();
   const minutes = (n: number) => new Date(now.getTime() + n * 60_000);
   const kept = async (folder: string, name: string | undefined) => {
-    const bytes = name && readKept(folder, name);
+    const bytes = name && readBackup(folder, name);
     if (!bytes) throw new Error(`${name} is not kept`);
     return unpackBackup(bytes, [kitchen.schemaName]);
   };
@@ -163,9 +163,9 @@ describe('putting one back', () => {
     const day = (n: number) => new Date(now.getTime() + n * 86_400_000);
     const { before } = await restoreKitchen(folder, other, readableRows(backup), day(0));
     await keepDaily(folder, partsOf(backup), day(29));
-    expect(readKept(folder, String(before))).toBeDefined();
+    expect(readBackup(folder, String(before))).toBeDefined();
     await keepDaily(folder, partsOf(backup), day(31));
-    expect(readKept(folder, String(before))).toBeUndefined();
+    expect(readBackup(folder, String(before))).toBeUndefined();
     expect(readdirSync(backupsFolder(folder)).some((name) => name.startsWith(String(before)))).toBe(false);
   });
 
@@ -251,9 +251,9 @@ describe('daily backups', () => {
     expect(listKept(folder)).toMatchObject([
       { day: '2026-11-26', reason: 'daily', contents: { formulas: backup.tables.formulas.length, batches: 0 } },
     ]);
-    const bytes = readKept(folder, 'dark-pour-2026-11-26.backup');
+    const bytes = readBackup(folder, 'dark-pour-2026-11-26.backup');
     expect(bytes && (await unpackBackup(bytes, [kitchen.schemaName]))).toEqual(backup);
-    expect(readKept(folder, '../../etc/passwd')).toBeUndefined();
+    expect(readBackup(folder, '../../etc/passwd')).toBeUndefined();
   });
 
   it('never replace the one of the same day', async () => {
@@ -261,7 +261,7 @@ describe('daily backups', () => {
     expect(await keepDaily(folder, partsOf(backup), now)).toBe(true);
     const emptier = { ...backup, tables: { ...backup.tables, formulas: [], formula_lines: [], formula_versions: [] } };
     expect(await keepDaily(folder, partsOf(emptier), new Date(now.getTime() + 3_600_000))).toBe(false);
-    const bytes = readKept(folder, 'dark-pour-2026-11-26.backup');
+    const bytes = readBackup(folder, 'dark-pour-2026-11-26.backup');
     expect(bytes && (await unpackBackup(bytes, [kitchen.schemaName]))).toEqual(backup);
   });
 

@@ -4,7 +4,7 @@ import { type Prediction, predictFormula } from '../predict/predict-formula';
 import { exchangeSteps } from './exchange';
 import type { Obstacle } from './obstacles';
 import { balanceProblem, CHANGE_SHARE_OF_BATCH, reachOf } from './problem';
-import { roundToScale } from './rounding';
+import { roundLines } from './rounding';
 import { type Point, passes } from './sequential-program';
 
 /** What a balance came to. */
@@ -72,7 +72,7 @@ export function roundings(
     ? Math.round(lines.reduce((sum, { to }) => sum + to, 0))
     : free.reduce((sum, index) => sum + nth(all, index), 0);
   return waysOf(formula, ways).flatMap((way) => {
-    const rounded = roundToScale(lines, totalG, way);
+    const rounded = roundLines(lines, totalG, way);
     if (!rounded) return [];
     const exchanged = trim && passes(point) ? exchangeSteps(problem, rounded, way.step) : rounded;
     const grams = [...all];

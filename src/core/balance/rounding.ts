@@ -29,7 +29,7 @@ function toStep(grams: number, step: number): number {
  * @param options `step` forces one step for all lines
  * @returns grams in the same order; `undefined` when no line can take what is left over
  */
-export function roundToScale(
+export function roundLines(
   lines: readonly { from: number; to: number; least: number; most: number }[],
   totalG: number,
   options: { step?: number; tenthsToSmall?: boolean } = {},

@@ -7,7 +7,7 @@ import {
   type Composition,
   compositionVector,
 } from './components';
-import { type NutritionField, nutrition, nutritionRow } from './nutrition';
+import { DECLARED_FIELDS, type NutritionField, nutrition, nutritionRow } from './nutrition';
 
 /** What a pack says of 100 g. Anything may be left out. */
 export interface PackLabel {
@@ -25,18 +25,7 @@ export interface PackLabel {
 
 export type LabelField = keyof PackLabel;
 
-export const LABEL_FIELDS = [
-  'energyKcal',
-  'fat',
-  'saturates',
-  'carbohydrate',
-  'sugars',
-  'polyols',
-  'fibre',
-  'protein',
-  'salt',
-  'cocoaPercent',
-] as const satisfies readonly LabelField[];
+export const LABEL_FIELDS = ['energyKcal', ...DECLARED_FIELDS, 'cocoaPercent'] as const satisfies readonly LabelField[];
 
 /** How closely a printed value binds: its rounding and what packs differ, in its unit (J). */
 const TOLERANCE: Record<LabelField, number> = {

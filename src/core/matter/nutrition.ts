@@ -108,7 +108,8 @@ const ENERGY_APART: Readonly<Record<LabelSchool, Partial<Record<ComponentName, E
   },
 };
 
-const FIELDS = [
+/** What a pack declares beside energy. */
+export const DECLARED_FIELDS = [
   'fat',
   'saturates',
   'carbohydrate',
@@ -117,8 +118,9 @@ const FIELDS = [
   'fibre',
   'protein',
   'salt',
-  'alcohol',
 ] as const satisfies readonly (keyof Share)[];
+
+const FIELDS = [...DECLARED_FIELDS, 'alcohol'] as const;
 
 const sharesOf = (name: ComponentName, school: LabelSchool) => SCHOOL_SHARES[school][name] ?? SHARES[name];
 

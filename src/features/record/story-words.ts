@@ -123,8 +123,8 @@ export function tellItem(item: StoryItem, { names, method }: CookedBatch): Told 
       return told(
         'More work came in after the end',
         item.added.length > 0
-          ? `A tablet had been out of reach. ${listed(item.added)} went in: print the labels anew.`
-          : 'A tablet had been out of reach. The record was made anew.',
+          ? `A tablet had been out of reach. ${listed(item.added)} went in: print the labels again.`
+          : 'A tablet had been out of reach. The record was made again.',
         '',
         { isTrouble: item.added.length > 0 },
       );

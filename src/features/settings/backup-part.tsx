@@ -7,7 +7,7 @@ import { type Preview, readBase64 } from '@/kitchen/client/backups';
 import { Button } from '@/ui/button';
 import { useSettings } from '@/ui/settings/settings-provider';
 import { KeptBackups } from './kept-backups';
-import { type Opened, useBackups } from './use-backups';
+import { type OpenedBackup, useBackups } from './use-backups';
 
 /** Larger files are refused before they are read, bytes. */
 const LARGEST = 28_000_000;
@@ -101,7 +101,7 @@ function PutBack({
   onPutBack,
   onLeave,
 }: {
-  opened: Opened;
+  opened: OpenedBackup;
   isBusy: boolean;
   onPutBack: () => void;
   onLeave: () => void;

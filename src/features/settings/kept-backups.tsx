@@ -27,7 +27,7 @@ export function KeptBackups({ kept, onOpen }: { kept: readonly Kept[]; onOpen: (
   return (
     <>
       <p className="mt-3 max-w-prose text-mute">
-        Photos are in it. Those that are kept here have one copy of each photo beside them.
+        Photos are in it. The backups kept here share one copy of each photo.
       </p>
       {kept.length === 0 && <p className="mt-2 text-mute">The first one is made within the hour.</p>}
       {reasons.map((reason) => (

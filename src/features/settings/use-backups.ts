@@ -12,7 +12,7 @@ import {
 import { useSettings } from '@/ui/settings/settings-provider';
 
 /** A backup that was opened, and what putting it back would change. */
-export interface Opened {
+export interface OpenedBackup {
   readonly name: string;
   readonly from: BackupSource;
   readonly preview: Preview;
@@ -21,7 +21,7 @@ export interface Opened {
 /** The backups that are kept, the one that is looked at, and what became of the last press. */
 export function useBackups() {
   const [kept, setKept] = useState<readonly Kept[]>([]);
-  const [opened, setOpened] = useState<Opened | undefined>();
+  const [opened, setOpened] = useState<OpenedBackup | undefined>();
   const [said, setSaid] = useState<{ text: string; bad: boolean } | undefined>();
   /** how much of the work under way is done, 0-1; nothing where there is none */
   const [share, setShare] = useState<number | undefined>();
@@ -57,7 +57,7 @@ export function useBackups() {
       if (!opened) return;
       await restoreBackup(opened.from, watching);
       setOpened(undefined);
-      setSaid({ text: 'It is put back. What was here before is in the list below.', bad: false });
+      setSaid({ text: 'The backup is put back. What was here before is in the list below.', bad: false });
       // The settings are those of the backup, too.
       await change({});
       setKept(await listBackups());

@@ -31,5 +31,5 @@ export async function followLines(answer: Response, onDone: (done: number) => vo
       else return said.finished;
     }
   }
-  throw new RefusedError('The server went away before this was finished. Look whether it was done.', 0);
+  throw new RefusedError('The connection ended before this was finished. Check whether it was done.', 0);
 }

@@ -25,7 +25,7 @@ function listen(hear: () => void): () => void {
 }
 
 /** Whether it is not known of a write if it was saved. */
-export const useLooking = (): boolean =>
+export const useIsLooking = (): boolean =>
   useSyncExternalStore(
     listen,
     () => looking > 0,

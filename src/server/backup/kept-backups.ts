@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { existsSync, linkSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import writeFileAtomic from 'write-file-atomic';
-import { type BackupContents, backupContentsSchema, contentsOf } from '@/formats/backup-file';
+import { type BackupContents, backupContents, backupContentsSchema } from '@/formats/backup-file';
 import { flush } from '../db/flush-tree';
 import { type BackupParts, packOffThread, unpackOffThread } from './pack';
 
@@ -62,16 +62,16 @@ export function listKept(folder: string): KeptBackup[] {
 /** Notes what is in backups of which that is not known: those of earlier versions. */
 export async function noteContents(folder: string, schemas: readonly string[]): Promise<void> {
   for (const { name, contents } of listKept(folder)) {
-    const bytes = contents ? undefined : readKept(folder, name);
+    const bytes = contents ? undefined : readBackup(folder, name);
     const read = bytes && (await unpackOffThread(bytes, schemas).catch(() => undefined));
     if (!read) continue;
     const place = contentsFile(path.join(backupsFolder(folder), name));
-    writeFileAtomic.sync(place, JSON.stringify(contentsOf(read.backup.tables)), { mode: 0o600 });
+    writeFileAtomic.sync(place, JSON.stringify(backupContents(read.backup.tables)), { mode: 0o600 });
   }
 }
 
 /** One of them; nothing when there is none of that name. */
-export function readKept(folder: string, name: string): Buffer | undefined {
+export function readBackup(folder: string, name: string): Buffer | undefined {
   return listKept(folder).some((each) => each.name === name)
     ? readFileSync(path.join(backupsFolder(folder), name))
     : undefined;

@@ -2,7 +2,7 @@ import { sql } from 'drizzle-orm';
 import { BACKUP_TABLES, type BackupTable } from '@/formats/backup-file';
 import { damageIn } from '../db/damage';
 import type { Database } from '../db/query-builder';
-import { listKept, readKept } from './kept-backups';
+import { listKept, readBackup } from './kept-backups';
 import { unpackBackup } from './pack';
 import { KEYS } from './readable-rows';
 
@@ -44,7 +44,7 @@ export async function lookForDamage(db: Database): Promise<string | undefined> {
 /** The newest backup that is whole: looked at from its checksum to its last row. */
 export async function newestWhole(folder: string, schemas: readonly string[]): Promise<string | undefined> {
   for (const { name } of listKept(folder)) {
-    const bytes = readKept(folder, name);
+    const bytes = readBackup(folder, name);
     const isWhole = bytes && (await unpackBackup(bytes, schemas).then(Boolean, () => false));
     if (isWhole) return name;
   }

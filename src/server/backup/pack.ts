@@ -9,8 +9,8 @@ import {
   type BackupContents,
   type BackupRow,
   type BackupTable,
+  backupContents,
   backupSchema,
-  contentsOf,
   type LeftOut,
 } from '@/formats/backup-file';
 import { offThread, type Watching } from '../heavy/off-thread';
@@ -94,7 +94,7 @@ export async function packParts(
   onProgress(1);
   const rows = (table: BackupTable) => parts.tables[table].map((row) => JSON.parse(row) as BackupRow);
   const few = { formulas: rows('formulas'), ingredients: rows('ingredients'), shelf_items: rows('shelf_items') };
-  return { bytes: Buffer.concat(packed), contents: contentsOf({ ...few, batches: parts.tables.batches }) };
+  return { bytes: Buffer.concat(packed), contents: backupContents({ ...few, batches: parts.tables.batches }) };
 }
 
 /** The same on the thread for heavy work. */

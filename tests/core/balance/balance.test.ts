@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { balance } from '@/core/balance/balance';
 import { reachOf } from '@/core/balance/problem';
 import { sizeOfChange } from '@/core/balance/result';
-import { roundToScale, scaleStep } from '@/core/balance/rounding';
+import { roundLines, scaleStep } from '@/core/balance/rounding';
 import type { Gate } from '@/core/formula/gates';
 import { fillings } from '@/core/matter/measures';
 import { predictFormula } from '@/core/predict/predict-formula';
@@ -383,17 +383,17 @@ describe('rounding to the scale', () => {
   const line = (from: number, to: number, least = 0, most = 1000) => ({ from, to, least, most });
 
   it('keeps the total and leaves rows that hardly moved', () => {
-    const rounded = roundToScale([line(210, 183.4), line(236.3, 236.6), line(58, 84.3)], 504.3);
+    const rounded = roundLines([line(210, 183.4), line(236.3, 236.6), line(58, 84.3)], 504.3);
     expect(rounded && total(rounded)).toBeCloseTo(504.3, 9);
     expect(rounded?.[1]).toBe(236.3);
   });
 
   it('gives tenths to the small rows first', () => {
-    expect(roundToScale([line(210, 207.6), line(3.4, 5.8)], 213.4, { tenthsToSmall: true })).toEqual([208, 5.4]);
+    expect(roundLines([line(210, 207.6), line(3.4, 5.8)], 213.4, { tenthsToSmall: true })).toEqual([208, 5.4]);
   });
 
   it('says when nobody can take what is left over', () => {
-    expect(roundToScale([line(100, 99.6, 0, 99.8)], 99.9)).toBeUndefined();
+    expect(roundLines([line(100, 99.6, 0, 99.8)], 99.9)).toBeUndefined();
   });
 });
 

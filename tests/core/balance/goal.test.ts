@@ -44,6 +44,11 @@ describe('a balance with a goal', () => {
     }
   });
 
+  it.each(BALANCE_GOALS)('%s leaves a pinch as it is', (goal) => {
+    const seasoned = formulaOf([...ROWS, ['salt-fine', 2], ['vanilla-extract', 3]], formula.gates);
+    expect(balanceFor(seasoned, goal).grams.slice(-2)).toEqual([2, 3]);
+  });
+
   it('gets what it is after', () => {
     const close = of('close');
     expect(of('cheapest').prediction.costPerKg).toBeLessThan(0.97 * close.prediction.costPerKg);

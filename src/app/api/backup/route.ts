@@ -1,6 +1,6 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
-import { readKept } from '@/server/backup/kept-backups';
+import { readBackup } from '@/server/backup/kept-backups';
 import { compareBackup, takeBackup } from '@/server/backup/kitchen-rows';
 import { BackupError, packOffThread, unpackOffThread } from '@/server/backup/pack';
 import { restoreKitchen } from '@/server/backup/restore';
@@ -17,7 +17,7 @@ const NOT_KEPT = 'There is no backup of that name.';
 export async function GET(request: Request) {
   return answering(async () => {
     const asked = new URL(request.url).searchParams.get('name');
-    const kept = asked === null ? undefined : readKept(dataFolder(), asked);
+    const kept = asked === null ? undefined : readBackup(dataFolder(), asked);
     if (asked !== null && !kept) throw new RequestError(404, NOT_KEPT);
     const { db, schemaName } = await sharedDatabase();
     const watching = { signal: request.signal };
@@ -39,7 +39,7 @@ const restoreSchema = z.object({
 
 function bytesOf(from: z.output<typeof restoreSchema>['from']): Buffer {
   if ('file' in from) return Buffer.from(from.file, 'base64');
-  const kept = readKept(dataFolder(), from.kept);
+  const kept = readBackup(dataFolder(), from.kept);
   if (!kept) throw new RequestError(404, NOT_KEPT);
   return kept;
 }
@@ -71,7 +71,7 @@ export async function POST(request: Request) {
     }
     return lineAnswer(
       (say) => lookOrRestore(asked, { signal, onProgress: (done) => say({ done }) }),
-      'Something went wrong here. Look whether the backup was put back.',
+      'Something went wrong here. Check whether the backup was put back.',
     );
   });
 }

@@ -1,7 +1,7 @@
 'use client';
 
 import { useRef, useState } from 'react';
-import { BALANCE_GOALS, type BalanceGoal } from '@/core/balance/goal';
+import type { BalanceGoal } from '@/core/balance/goal';
 import type { Obstacle } from '@/core/balance/obstacles';
 import type { Substitute } from '@/core/swap/swap';
 import { messageOf } from '@/formats/message-of';
@@ -13,6 +13,7 @@ import type { Edit, FormulaDraft, Loosening } from '../draft/edit';
 import { applyEdit } from '../draft/formula-draft';
 import { heldPan } from '../draft/keep-flow';
 import type { OpenFormula } from '../draft/use-formula';
+import { otherWay } from './other-way';
 import { type BalanceOutcome, useBalance } from './use-balance';
 
 /** What a balance depends on, as text: an answer to an older question is let go. */
@@ -56,20 +57,6 @@ async function swapByKey(
   );
   const { grams, within } = await swap(pan.formula, byLine);
   return { grams: byKey(pan, grams), within };
-}
-
-/** Whether two proposals would put the same grams into every row. */
-const sameGrams = (a: BalanceOutcome, b: BalanceOutcome) =>
-  [...a.grams].every(([key, grams]) => b.grams.get(key) === grams);
-
-/** The first of the goals that follow one that wants other grams than a proposal. @throws {Error} none does */
-async function otherWay(goal: BalanceGoal, now: BalanceOutcome, ask: (wanted: BalanceGoal) => Promise<BalanceOutcome>) {
-  const at = BALANCE_GOALS.indexOf(goal);
-  for (const wanted of [...BALANCE_GOALS.slice(at + 1), ...BALANCE_GOALS.slice(0, at)]) {
-    const outcome = await ask(wanted);
-    if (!sameGrams(outcome, now)) return outcome;
-  }
-  throw new Error('There is no other way: whatever the balance is after, it moves the same grams.');
 }
 
 /** The last answer, while the pan is what it was asked about. */
