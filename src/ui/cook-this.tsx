@@ -21,7 +21,7 @@ export function CookThis({ id, grams }: { id: string; grams: number }) {
   const [kitchenC] = useKitchenTemperature();
   const { isKitchen } = usePours();
   const { panCm, powerW, hob, microwaveW, altitudeM, dampPercent } = useStove();
-  const [wanted, setWanted] = useState(Math.round(grams));
+  const [wanted, setWanted] = useState(grams);
   const [isBeginning, setBeginning] = useState(false);
   const [fault, setFault] = useState<string | undefined>();
   const begin = async () => {

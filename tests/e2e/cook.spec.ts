@@ -117,6 +117,26 @@ test('a batch by keys alone: weighed, read, checked, reloaded in the middle, fin
   expect(silent).toEqual([]);
 });
 
+test('what is typed is what went in, however it is sent; a batch is begun with the grams of its formula', async ({
+  page,
+  silent,
+}) => {
+  const lines = [...SAUCE, { ingredient: 'lecithin-soy', grams: 0.4 }];
+  const { batch } = await cook(page, 'Weir by hand', lines);
+  const planned = (await batchOf(page, batch)).frozen.file.lines.map(({ grams }) => grams);
+  expect(planned).toEqual([240, 200, 40, 0.4]);
+  await page.getByLabel('Weighed: Whipping cream 35 %').fill('231.5');
+  await page.getByRole('button', { name: 'It is in: Whipping cream 35 %' }).click();
+  await expect(page.getByRole('button', { name: 'As written: Whipping cream 35 %' })).toBeVisible();
+  await page.locator('h1').click();
+  const weighed = async () =>
+    (await batchOf(page, batch)).events.flatMap(({ what }) => (what.kind === 'weigh' ? [what.grams] : []));
+  await expect.poll(weighed).toEqual([231.5]);
+  await page.reload();
+  await expect(page.getByLabel('Weighed: Whipping cream 35 %')).toHaveValue('231.5');
+  expect(silent).toEqual([]);
+});
+
 test('too much cream: what it does is said, and the rest makes up for it', async ({ page, silent }) => {
   const { batch } = await cook(page, 'Weir over');
   await page.setViewportSize({ width: 768, height: 1024 });

@@ -27,17 +27,14 @@ function outsideWords(band: WeighBand | undefined, weighed: number, name: string
 function WeighedField({
   name,
   value,
-  onWeigh,
+  onTyped,
+  onTake,
 }: {
   name: string;
   value: number | undefined;
-  onWeigh: (grams: number) => void;
+  onTyped: (grams: number | undefined) => void;
+  onTake: () => void;
 }) {
-  const [typed, setTyped] = useState<number | undefined>();
-  const take = () => {
-    if (typed !== undefined && typed !== value) onWeigh(typed);
-    setTyped(undefined);
-  };
   return (
     <NumberField
       label={`Weighed: ${name}`}
@@ -46,8 +43,8 @@ function WeighedField({
       rules={{ least: 0, most: 100_000, unit: 'g', units: { g: 1, kg: 1000 }, example: '236' }}
       write={inlinePlain}
       placeholder="weighed"
-      onValue={setTyped}
-      onLeave={take}
+      onValue={onTyped}
+      onLeave={onTake}
       className="w-36"
     />
   );
@@ -86,6 +83,11 @@ function WeighRow({
   const outside = weighed === undefined ? undefined : outsideWords(band, weighed, name);
   const weigh = (grams: number, by: 'hand' | 'scale' = 'hand') =>
     log.tell({ kind: 'weigh', step: place, row, grams, by });
+  const [typed, setTyped] = useState<number | undefined>();
+  const take = (grams: number | undefined) => {
+    if (grams !== undefined && grams !== weighed) weigh(grams);
+    setTyped(undefined);
+  };
   const scale = cook.devices.reading?.scale;
 
   const { trouble, scaleRest, compensate } = useMakingUp(cook, row, elsewhere + (weighed ?? wanted));
@@ -93,14 +95,16 @@ function WeighRow({
   return (
     <li className="rounded-xl border border-rule bg-sheet px-5 py-2">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-        <span className="min-w-0 flex-1 font-semibold text-[20px] leading-tight">{name}</span>
+        <span className="min-w-40 flex-1 font-semibold text-[20px] leading-tight">{name}</span>
         <span className="read text-[26px]">{weight(wanted)}</span>
-        <WeighedField name={name} value={weighed} onWeigh={weigh} />
+        <WeighedField name={name} value={weighed} onTyped={setTyped} onTake={() => take(typed)} />
         <Button
           className="min-h-14 !px-5 text-[18px]"
           look={weighed === undefined ? 'primary' : 'quiet'}
           aria-label={`${weighed === undefined ? 'It is in' : 'As written'}: ${name}`}
-          onClick={() => weigh(wanted)}
+          // The field is not left for it: what is typed there is what went in.
+          onMouseDown={(event) => weighed === undefined && event.preventDefault()}
+          onClick={() => (weighed === undefined ? take(typed ?? wanted) : weigh(wanted))}
         >
           {weighed === undefined ? 'It is in' : 'As written'}
         </Button>
