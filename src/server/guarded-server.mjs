@@ -26,7 +26,7 @@ const { host, port, folder, mode, allowed, cert, key } = JSON.parse(process.argv
 const isSecure = Boolean(cert && key);
 /** Reached from other machines: only with the passcode. */
 const isOpen = !isLoopback(host);
-const kitchen = { folder, isSecure, isOpen };
+const kitchen = { folder, isSecure };
 if (isOpen) process.env.DARK_POUR_LOGIN = 'yes';
 
 const [token, command] = [pageToken(folder), commandToken(folder)];

@@ -9,7 +9,7 @@ import { logIn } from '@/server/auth/login.mjs';
 import { hasPasscode, setPasscode } from '@/server/auth/passcode.mjs';
 
 const folder = mkdtempSync(path.join(tmpdir(), 'dark-pour-login-'));
-const kitchen = { folder, isSecure: false, isOpen: true };
+const kitchen = { folder, isSecure: false };
 let server: Server;
 let port = 0;
 let address = '';
@@ -76,7 +76,7 @@ describe('logging in to a kitchen', () => {
       expect(await inside(wrong)).toBe(false);
     const other = (await enter('lantern mill', '127.0.0.2')).cookie.split(';')[0] ?? '';
     const access = await (await fetch(`${address}/api/access`, { headers: { cookie } })).json();
-    expect(access).toMatchObject({ isOpen: true, hasPasscode: true, isThisMachine: true });
+    expect(access).toMatchObject({ hasPasscode: true, isThisMachine: true });
     expect(access.sessions.map(({ isOwn }: { isOwn: boolean }) => isOwn).sort()).toEqual([false, true]);
     expect(JSON.stringify(access)).not.toContain(cookie.split('=')[1]);
     const ended = access.sessions.find(({ isOwn }: { isOwn: boolean }) => !isOwn);

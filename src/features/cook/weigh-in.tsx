@@ -99,7 +99,7 @@ function WeighRow({
         <span className="read text-[26px]">{weight(wanted)}</span>
         <WeighedField name={name} value={weighed} onTyped={setTyped} onTake={() => take(typed)} />
         <Button
-          className="min-h-14 !px-5 text-[18px]"
+          className="ml-auto min-h-14 !px-5 text-[18px]"
           look={weighed === undefined ? 'primary' : 'quiet'}
           aria-label={`${weighed === undefined ? 'It is in' : 'As written'}: ${name}`}
           // The field is not left for it: what is typed there is what went in.

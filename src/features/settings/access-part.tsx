@@ -88,12 +88,10 @@ function Passcode({ access, onSet }: { access: Access; onSet: (passcode: string)
   );
 }
 
-function Sessions({ access: { isOpen, sessions }, onEnd }: { access: Access; onEnd: (id: string) => void }) {
+function Sessions({ access: { sessions }, onEnd }: { access: Access; onEnd: (id: string) => void }) {
   const { settings } = useSettings();
   if (sessions.length === 0) {
-    return (
-      <p className="mt-2 text-mute">{isOpen ? 'No tablet is logged in.' : 'Only this machine reaches this kitchen.'}</p>
-    );
+    return <p className="mt-2 text-mute">No tablet is logged in.</p>;
   }
   return (
     <ul className="mt-3 max-w-2xl divide-y divide-rule" aria-label="Tablets that are logged in">

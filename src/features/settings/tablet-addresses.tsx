@@ -10,7 +10,7 @@ export function TabletAddresses({ addresses }: { addresses: readonly TabletAddre
   if (addresses.length === 0) {
     return (
       <p className="py-3">
-        To let tablets in, set a passcode (<code>npm run passcode</code>) and start with{' '}
+        To let tablets in, set a passcode below, then start with{' '}
         <code className="whitespace-nowrap">--host 0.0.0.0</code>.
       </p>
     );

@@ -2,8 +2,6 @@ import { z } from 'zod';
 import { askServer } from './ask-server';
 
 const accessSchema = z.object({
-  /** other machines reach it */
-  isOpen: z.boolean(),
   hasPasscode: z.boolean(),
   /** this page is at the screen of the machine itself */
   isThisMachine: z.boolean(),

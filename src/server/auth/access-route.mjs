@@ -12,7 +12,7 @@ const LIMITS = { maxBytes: 2_000, maxMs: 5_000 };
 /**
  * @typedef {import('node:http').IncomingMessage} Request
  * @typedef {import('node:http').ServerResponse} Response
- * @typedef {{ folder: string, isSecure: boolean, isOpen: boolean }} Kitchen
+ * @typedef {{ folder: string, isSecure: boolean }} Kitchen
  */
 
 /** @param {Response} response @param {number} status @param {object} value */
@@ -25,7 +25,6 @@ function answer(response, status, value) {
 function accessNow(request, kitchen) {
   const own = sessionFor(request, kitchen)?.id;
   return {
-    isOpen: kitchen.isOpen,
     hasPasscode: hasPasscode(kitchen.folder),
     isThisMachine: isAtThisMachine(request),
     sessions: listSessions(kitchen.folder, Date.now()).map(({ hash: _, ...session }) => ({
