@@ -1,5 +1,5 @@
 /** Counts changes of the equations or constants that move the figures of formulas. */
-export const MODEL_REVISION = 2;
+export const MODEL_REVISION = 3;
 
 /**
  * The levels, powers and temperatures that several laws of the mixture share, in one table; what belongs to one law alone stands beside it. The mark says what stands behind a number:
@@ -8,7 +8,7 @@ export const MODEL_REVISION = 2;
  * - F fitted by us to ranges that practitioners expect (no measurements of our own stand behind them);
  * - J judgement inside ranges of the literature, set by hand.
  *
- * A kitchen's own tests recalibrate the two offsets of the process; these stay.
+ * A kitchen's own tests recalibrate the four offsets of the process; these stay.
  */
 export const K = {
   /** Specific volumes, mL/g (P): fat, fat-free cocoa solids, protein, dissolved sugar, sugar crystals, dry starch, ethanol, minerals. */
@@ -58,6 +58,12 @@ export const K = {
   fatYield: 300000,
   fatYieldPower: 4,
   fatYieldPackingPower: 1.1,
+  /** Crowded particles stiffen the network only so far: their packing factor levels off there (F). */
+  fatYieldMaxPacking: 30,
+  /** Droplets of fat without cocoa butter or lauric fat make a network only where they touch: what is left when they do not, volume share at which they do, width (J). */
+  apartNetwork: 0.1,
+  touchingAt: 0.52,
+  touchingWidth: 0.03,
   /** How much a gram of solid milk fat (F) or lauric fat (J) builds the network beside a gram of solid cocoa butter. */
   networkMilkFat: 0.27,
   networkLauricFat: 0.8,
@@ -71,16 +77,19 @@ export const K = {
    */
   solidCocoaButter: 0.86,
   meltCocoaButter: 23.6,
-  meltCocoaButterTempered: 5.9,
+  meltCocoaButterTempered: 6.6,
   widthCocoaButter: 3.3,
   widthCocoaButterTempered: 1.5,
+  /** End of melting of cocoa butter, °C, and its width: no crystal outlives it (P, form V). */
+  meltEndCocoaButter: 33.8,
+  meltEndWidth: 0.5,
   stableUnseeded: 0.15,
   solidMilkFat: 0.62,
   meltMilkFat: 13,
   widthMilkFat: 6.5,
   solidLauricFat: 0.88,
-  meltLauricFat: 18.5,
-  widthLauricFat: 3.2,
+  meltLauricFat: 19.5,
+  widthLauricFat: 1.8,
   /** Crystallisation in time: hours to reach one unit at 20 °C, growth per °C colder, Avrami exponent, how much faster bulk fat is (J). */
   crystalHoursAt20: 4,
   crystalColdFactor: 0.18,
@@ -90,9 +99,10 @@ export const K = {
   inversionFat: 0.76,
   breakingFat: 0.655,
   inversionWidth: 0.03,
-  /** Fat-continuous chocolate: densest packing, yield level Pa, seizing level Pa and onset, set level Pa and power (J). */
+  /** Fat-continuous chocolate: densest packing, yield level Pa and its power of the solids, seizing level Pa and onset, set level Pa and power (J). */
   maxPackingInFat: 0.64,
-  yieldInFat: 68,
+  yieldInFat: 242,
+  yieldInFatPower: 5,
   seizeYield: 4000,
   seizeOnset: 0.045,
   setInFat: 1.2e7,

@@ -67,6 +67,17 @@ export function softCap4(value: number, cap: number): number {
 }
 
 /**
+ * Smooth minimum of a value and a cap with exponent 2 (a wide corner): how crowding levels off.
+ *
+ * @param value 0 or more
+ * @param cap above 0
+ */
+export function softCap2(value: number, cap: number): number {
+  const share = value / cap;
+  return value / Math.sqrt(1 + share * share);
+}
+
+/**
  * x to a power that is a multiple of a half, by a root and repeated squaring: several times faster than the general power.
  *
  * @param x 0 or more

@@ -61,6 +61,8 @@ const processSchema = z.object({
   bloomG: z.number().min(50).max(400).default(DEFAULT_PROCESS.bloomG),
   warmOffset: z.number().min(-5).max(5).default(DEFAULT_PROCESS.warmOffset),
   coldOffset: z.number().min(-5).max(5).default(DEFAULT_PROCESS.coldOffset),
+  gelOffset: z.number().min(-5).max(5).default(DEFAULT_PROCESS.gelOffset),
+  timeOffset: z.number().min(-5).max(5).default(DEFAULT_PROCESS.timeOffset),
 });
 
 /** Grams wanted on the table at the end, what stays in pan and bowl, and the water that boils off. */

@@ -110,11 +110,12 @@ export function answerPan(file: PanFile, larder: LarderComposition) {
       pan = after;
       return answer;
     }
-    const followed = follow(pan, doingOf(event), endOf(event.until), { limitSeconds: event.limitSeconds });
+    const followed = follow(pan, doingOf(event), endOf(event.until), undefined, event.limitSeconds);
     pan = followed.pan;
     return {
       ...panAnswer(pan),
       reached: followed.reached,
+      ...(followed.stopped && { stopped: followed.stopped }),
       ...(followed.hottestC === undefined ? {} : { hottestC: followed.hottestC }),
     };
   });

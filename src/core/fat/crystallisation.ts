@@ -14,17 +14,18 @@ const MELT_OUT_PER_HOUR = 10;
  *
  * @param history hours and °C, oldest first, ending now
  * @param waterContinuous 1 droplets in water, 0 bulk fat
+ * @param timeOffset this kitchen's ln offset of the half time: above 0 slower
  * @returns 0-1
  * @see Avrami 1940, isokinetic additivity Nakamura 1973 (published form; times are judgement)
  * @example crystallised([[4, 20]], 1) // 0.5
  */
-export function crystallised(history: ThermalHistory, waterContinuous: number): number {
-  return crystallisedAt(crystalClock(history), waterContinuous);
+export function crystallised(history: ThermalHistory, waterContinuous: number, timeOffset = 0): number {
+  return crystallisedAt(crystalClock(history), waterContinuous, timeOffset);
 }
 
 /** The same from an age already worked out by {@link crystalClock}. */
-export function crystallisedAt(clock: number, waterContinuous: number): number {
-  const age = (1 + K.bulkSpeed * (1 - waterContinuous)) * clock + 1e-9;
+export function crystallisedAt(clock: number, waterContinuous: number, timeOffset: number): number {
+  const age = (1 + K.bulkSpeed * (1 - waterContinuous)) * Math.exp(-timeOffset) * clock + 1e-9;
   return 1 - Math.exp(-Math.LN2 * age ** K.avramiPower);
 }
 

@@ -66,13 +66,14 @@ export function solidFat(mixture: Mixture, range: MeltingRange, climate: Climate
   };
 }
 
-/** Share of cocoa butter that is solid at rest: two crystal forms side by side, so that the set near 20-24 °C is gentler than of one. */
+/** Share of cocoa butter that is solid at rest: two crystal forms side by side, so that the set near 20-24 °C is gentler than of one; nothing stays solid past the end of melting. */
 function solidCocoaButter({ cocoaButterC, stableShare }: MeltingRange, temperatureC: number): number {
   const unstable = sigmoid((cocoaButterC - temperatureC) / K.widthCocoaButter);
   const stable = sigmoid(
     (cocoaButterC + K.meltCocoaButterTempered - temperatureC) / (K.widthCocoaButter - K.widthCocoaButterTempered),
   );
-  return K.solidCocoaButter * ((1 - stableShare) * unstable + stableShare * stable);
+  const melts = sigmoid((cocoaButterC - K.meltCocoaButter + K.meltEndCocoaButter - temperatureC) / K.meltEndWidth);
+  return K.solidCocoaButter * ((1 - stableShare) * unstable + stableShare * stable) * melts;
 }
 
 /** Share of milk fat that is solid at rest: the same in every blend. */

@@ -38,7 +38,7 @@ export function fatContinuous(mixture: Mixture): FatContinuous {
   const seizing = (1 - Math.exp(-((wetness / K.seizeOnset) ** 6))) * sigmoid((share - 0.45) / 0.02);
   return {
     plasticViscosityAt40PaS: 0.045 * packingFactor(share, K.maxPackingInFat),
-    warmYieldPa: K.yieldInFat * share ** 3 + K.seizeYield * seizing,
+    warmYieldPa: K.yieldInFat * share ** K.yieldInFatPower + K.seizeYield * seizing,
     seizing,
   };
 }

@@ -24,6 +24,10 @@ export interface Process {
   readonly warmOffset: number;
   /** this kitchen's ln offset for the fat set */
   readonly coldOffset: number;
+  /** this kitchen's ln offset for what gels and cooked starch set */
+  readonly gelOffset: number;
+  /** this kitchen's ln offset of the time it takes to set: above 0 slower */
+  readonly timeOffset: number;
   /** what this kitchen's own tests taught, where they are taken into account: how sure both offsets are, and its offset of shine */
   readonly learnt?:
     | {
@@ -48,6 +52,8 @@ export const DEFAULT_PROCESS: Process = {
   bloomG: 200,
   warmOffset: 0,
   coldOffset: 0,
+  gelOffset: 0,
+  timeOffset: 0,
 };
 
 /** Hours spent at a temperature (h, °C), oldest first, ending now. */

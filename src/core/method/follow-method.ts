@@ -2,7 +2,7 @@ import { partOf } from '../matter/component-vector';
 import { type Addition, add } from '../pan/add';
 import type { Doing } from '../pan/advance';
 import { inBursts } from '../pan/burst-plan';
-import { follow } from '../pan/follow';
+import { follow, type Stopped } from '../pan/follow';
 import { emptyPan, liquidG, massG, type PanState } from '../pan/pan';
 import { bowlOf, type StandingReading, settle } from '../pan/settle';
 import { type Together, together } from '../pan/together';
@@ -25,6 +25,8 @@ export interface FollowedStep {
   readonly end: PanState;
   readonly seconds: number;
   readonly reached: boolean;
+  /** why it did not come to its end, of a step on or off the heat */
+  readonly stopped?: Stopped | undefined;
   /** what the heat of all parts comes to, where pieces meet something warm */
   readonly together?: Together | undefined;
   /** s of each burst, and °C of the hottest place */
@@ -111,10 +113,17 @@ function happens(step: MethodStep, start: PanState, kitchen: MethodKitchen) {
   }
   const doing = doingOf(step, kitchen);
   const note = ({ seconds, temperatureC }: PanState) => curve.push([seconds, temperatureC]);
-  const first = follow(start, doing, end, { whenStanding: true }, note);
+  const first = follow(start, doing, end, note);
   const more = Math.max((step.leastSeconds ?? 0) - first.seconds, 0);
-  const last = more > 0 ? follow(first.pan, doing, { kind: 'seconds', seconds: more }, undefined, note).pan : first.pan;
-  return { end: last, seconds: first.seconds + more, reached: first.reached, curve: thinned(curve) };
+  const last = more > 0 ? follow(first.pan, doing, { kind: 'seconds', seconds: more }, note) : first;
+  const { reached, stopped = last.stopped } = first;
+  return {
+    end: last.pan,
+    seconds: last.pan.seconds - start.seconds,
+    reached: reached && last.reached,
+    stopped,
+    curve: thinned(curve),
+  };
 }
 
 /**

@@ -1,5 +1,6 @@
 import { partOf } from '../matter/component-vector';
 import { readPan } from '../pan/advance';
+import { isDissolved } from '../pan/follow';
 import { liquidG, undissolvedG, unmeltedG } from '../pan/pan';
 import type { MethodFault } from './fault';
 import type { FollowedStep } from './follow-method';
@@ -21,7 +22,7 @@ function leftFaults({ end, step, together, reached }: FollowedStep, i: number, i
     faults.push({ kind: 'unmelted', step: i, grams: unmelted, togetherC: together?.temperatureC });
   }
   const undissolved = undissolvedG(end);
-  if (undissolved > LEFT_G && (isLast || (ends === 'dissolved' && !reached))) {
+  if (undissolved > LEFT_G && !isDissolved(end) && (isLast || (ends === 'dissolved' && !reached))) {
     faults.push({ kind: 'undissolved', step: i, grams: undissolved });
   }
   return faults;

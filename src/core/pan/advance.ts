@@ -98,14 +98,13 @@ function advancePart(pan: PanState, doing: Doing, seconds: number, reading: Liqu
   const spareJ = (meltsAtC: number) => capacity * (temperatureC - meltsAtC) + Math.max(netJ, 0);
   const joined = giveWay(pan.lumps, liquid, { temperatureC, stir, reading }, spareJ, seconds);
 
-  const held = capacity + joined.capacity;
-  const warmed = temperatureC + (netJ - joined.heatJ) / held;
-  const surplusJ = Math.max(warmed - reading.boilsAtC, 0) * held;
+  const warmed = temperatureC + (netJ - joined.heatJ) / capacity;
+  const surplusJ = Math.max(warmed - reading.boilsAtC, 0) * capacity;
   const surfaceG = 1000 * evaporates * seconds;
   const { waterG, ethanolG } = loseWater(liquid, surfaceG + (1000 * surplusJ) / STEAM_HEAT);
   // What boils off carries the surplus away; a pan boiled dry has no more to carry it, and warms on.
   const carriedJ = (STEAM_HEAT * Math.max(waterG - surfaceG, 0)) / 1000;
-  const next = warmed - Math.min(carriedJ, surplusJ) / held;
+  const next = warmed - Math.min(carriedJ, surplusJ) / capacity;
 
   const minutes = seconds / 60;
   const wall = microwaveW ? undefined : wallTemperature(temperatureC, heatW, reading.baseViscosityPaS, stir, vessel);

@@ -2,7 +2,8 @@ import { partOf } from '../matter/component-vector';
 import type { ComponentName, ComponentVector } from '../matter/components';
 import { POLYOL_NAMES, polyolSolubility } from '../matter/polyols';
 import { lactoseSolubility, sucroseSolubility } from '../serum/dissolved';
-import { type Lump, radiusNow, stirred } from './lump';
+import { type Lump, radiusNow } from './lump';
+import { transferNumber } from './transfer';
 
 /** kg/m³ of a crystal (J). */
 const CRYSTAL_DENSITY = 1590;
@@ -64,6 +65,7 @@ export interface DissolvingWater {
   readonly temperatureC: number;
   /** Pa·s of the syrup */
   readonly serumViscosityPaS: number;
+  readonly densityKgM3: number;
   /** g of each component in the liquid */
   readonly liquid: ComponentVector;
 }
@@ -83,7 +85,7 @@ export function dissolvingWater(liquid: ComponentVector, sugarsG: number): numbe
  * @see Nernst 1904, film theory; Stokes-Einstein for warm and thick syrups (published)
  */
 export function dissolvingRate(lump: Lump, water: DissolvingWater, stir: number): number {
-  const { waterG, temperatureC, serumViscosityPaS, liquid } = water;
+  const { waterG, temperatureC, serumViscosityPaS, densityKgM3, liquid } = water;
   if (lump.grams <= 0 || waterG <= 1e-6) return 0;
   const solute = soluteOf(lump.perGram);
   const most = solubilityOf(solute, temperatureC);
@@ -93,7 +95,12 @@ export function dissolvingRate(lump: Lump, water: DissolvingWater, stir: number)
     ((diffusionOf(solute) * 1e-10 * (temperatureC + 273.15)) / 298.15) * (WATER_VISCOSITY / serumViscosityPaS);
   const radius = radiusNow(lump);
   const areaM2 = (3 * (lump.grams / 1000)) / (CRYSTAL_DENSITY * radius);
-  const kgPerS = ((areaM2 * stirred(stir) * diffusion) / (2 * radius)) * (concentration(most) - concentration(there));
+  const sherwood = transferNumber(radius, stir, {
+    densityKgM3,
+    viscosityPaS: serumViscosityPaS,
+    diffusivityM2S: diffusion,
+  });
+  const kgPerS = ((areaM2 * sherwood * diffusion) / (2 * radius)) * (concentration(most) - concentration(there));
   const room = ((most - there) * waterG) / Math.max(partOf(lump.perGram, solute), 1e-6);
   return Math.min(1000 * kgPerS, room);
 }

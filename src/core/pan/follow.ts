@@ -1,5 +1,5 @@
 import { partOf } from '../matter/component-vector';
-import { advance, type Doing, readPan } from './advance';
+import { advance, type Doing, heatIn, readPan } from './advance';
 import { hottestAfterBurst, withHotSpot } from './burst';
 import { DRY_G } from './dry';
 import type { LiquidReading } from './liquid-reading';
@@ -20,45 +20,47 @@ export type End =
   /** so much of the starch has gelatinised, 0-1 */
   | { readonly kind: 'cooked'; readonly share: number };
 
-/** A step that was followed to its end, or given up. */
+/** Why a step was left before its end: it boils dry, it moves no more, or the time given is over. */
+export type Stopped = 'dry' | 'standing' | 'time';
+
+/** A step that was followed to its end, or left before it. */
 export interface Followed {
   readonly pan: PanState;
   /** s it took */
   readonly seconds: number;
   readonly reached: boolean;
+  /** why it did not come to its end */
+  readonly stopped?: Stopped | undefined;
   /** °C of the hottest place after a burst */
   readonly hottestC?: number | undefined;
 }
 
 /** How near to the boiling point it counts as boiling, °C. */
 const AT_THE_BOIL_C = 0.3;
-/** Below this nothing is left to wait for, g. */
+/** Below this nothing is left to wait for: g of pieces, share of grains. */
 const LEFT_G = 0.01;
-/** s after which a step is given up. */
-const USUAL_LIMIT_S = 7200;
+const DISSOLVED_SHARE = 0.005;
+/** s after which a step is left though something still moves: eight kilograms take hours to cool. */
+const USUAL_LIMIT_S = 48 * 3600;
+/** A pan is dry when no more than this of its water is left, or when it is so much hotter than it boils, °C. */
+const DRY = { waterShare: 0.04, aboveBoilC: 30 };
 
-/** A pan that moved less than this in so many seconds stands: its end never comes. */
-const STANDING = { seconds: 300, temperatureC: 0.05, grams: 0.01 };
+/** A pan that moved less than this in so many seconds stands: its end never comes. Without heat it may come slowly. */
+const STANDING = { seconds: 300, heatedC: 0.05, coolingC: 0.005, grams: 0.01 };
 /** Ends that come nearer though the pan stands. */
 const COMES_ANYWAY: ReadonlySet<End['kind']> = new Set(['seconds', 'lost', 'cooked']);
 
-/** When a step is given up: after so many seconds, or sooner where nothing moves any more. */
-export interface GivingUp {
-  readonly limitSeconds?: number | undefined;
-  readonly whenStanding?: boolean | undefined;
-}
-
 /** Whether a pan moved since it was looked at. */
-function hasMoved(was: PanState, now: PanState): boolean {
+function hasMoved(was: PanState, now: PanState, isHeated: boolean): boolean {
   const left = (pan: PanState) => unmeltedG(pan) + undissolvedG(pan);
   return (
-    Math.abs(now.temperatureC - was.temperatureC) > STANDING.temperatureC ||
+    Math.abs(now.temperatureC - was.temperatureC) > (isHeated ? STANDING.heatedC : STANDING.coolingC) ||
     Math.abs(left(now) - left(was)) > STANDING.grams
   );
 }
 
-/** A reading of the liquid stands until the pan has moved this far. */
-const STANDS = { seconds: 6, temperatureC: 1.5, share: 0.008 };
+/** A reading of the liquid stands for five seconds, or until the pan is another one. */
+const STANDS = { seconds: 5, temperatureC: 40, share: 1 };
 
 interface Read {
   readonly reading: LiquidReading;
@@ -77,11 +79,31 @@ function stillStands({ of, massG: was }: Read, pan: PanState): boolean {
   );
 }
 
+/** Whether a pan on the heat has boiled dry: hardly any of its water is left, or it is far hotter than it boils. */
+function isBoiledDry(pan: PanState, boilsAtC: number): boolean {
+  const waterG = partOf(pan.liquid, 'water');
+  return (
+    (pan.lostWaterG > 0 && waterG < DRY.waterShare * (waterG + pan.lostWaterG)) ||
+    pan.temperatureC > boilsAtC + DRY.aboveBoilC
+  );
+}
+
+/** A pan as the laws of a liquid can still tell of it. */
+const noHotterThan = (pan: PanState, mostC: number): PanState => ({
+  ...pan,
+  temperatureC: Math.min(pan.temperatureC, mostC),
+  hottestC: Math.min(pan.hottestC, mostC),
+});
+
+/** Whether at most 0.5 % of any grains is left: nobody waits for the last crystal. */
+export const isDissolved = ({ lumps }: PanState) =>
+  lumps.every(({ kind, grams, startG }) => kind !== 'grain' || grams <= DISSOLVED_SHARE * startG);
+
 /** Whether a step is over. */
 function isOver(end: End, pan: PanState, start: PanState, boilsAtC: number): boolean {
   if (end.kind === 'boil') return partOf(pan.liquid, 'water') > 0 && pan.temperatureC >= boilsAtC - AT_THE_BOIL_C;
   if (end.kind === 'melted') return unmeltedG(pan) <= LEFT_G;
-  if (end.kind === 'dissolved') return undissolvedG(pan) <= LEFT_G;
+  if (end.kind === 'dissolved') return isDissolved(pan);
   if (end.kind === 'seconds') return pan.seconds - start.seconds >= end.seconds - 1e-9;
   if (end.kind === 'lost') return pan.lostWaterG - start.lostWaterG >= end.grams;
   if (end.kind === 'cooked') return pan.cook >= end.share;
@@ -92,22 +114,23 @@ function isOver(end: End, pan: PanState, start: PanState, boilsAtC: number): boo
 }
 
 /**
- * Follows a pan second by second until a step is over.
+ * Follows a pan second by second until a step is over, or until it cannot come there: it boils dry, or nothing moves any more.
  *
  * @param start something in it
  * @param doing what is done meanwhile
  * @param end when it is over
- * @param givingUp when it is given up: the end is not reached
  * @param onSecond is told of each second, for a curve
+ * @param limitSeconds s after which it is left in any case
  */
 export function follow(
   start: PanState,
   doing: Doing,
   end: End,
-  { limitSeconds = USUAL_LIMIT_S, whenStanding = false }: GivingUp = {},
   onSecond?: (pan: PanState) => void,
+  limitSeconds: number = USUAL_LIMIT_S,
 ): Followed {
   if (!(massG(start) > 0)) return { pan: start, seconds: 0, reached: end.kind === 'seconds' && end.seconds <= 0 };
+  const isHeated = heatIn(start, doing) > 0;
   const isDry = () => liquidG(pan) < DRY_G;
   let pan = start;
   let read = isDry() ? undefined : readNow(pan);
@@ -115,8 +138,8 @@ export function follow(
   const limit = start.seconds + limitSeconds;
   let reached = isOver(end, pan, start, boilsAtC());
   let looked = pan;
-  let stands = false;
-  while (!reached && !stands && pan.seconds < limit - 1e-9) {
+  let stopped: Stopped | undefined;
+  while (!reached && !stopped) {
     const left = end.kind === 'seconds' ? start.seconds + end.seconds - pan.seconds : 1;
     const seconds = Math.min(1, left, limit - pan.seconds);
     if (!read && !isDry()) read = readNow(pan);
@@ -124,21 +147,28 @@ export function follow(
     if (read && !stillStands(read, pan)) read = readNow(pan);
     onSecond?.(pan);
     reached = isOver(end, pan, start, boilsAtC());
-    if (whenStanding && pan.seconds - looked.seconds >= STANDING.seconds) {
-      stands = !COMES_ANYWAY.has(end.kind) && !hasMoved(looked, pan);
+    if (reached) break;
+    if (isHeated && isBoiledDry(pan, boilsAtC())) {
+      stopped = 'dry';
+      pan = noHotterThan(pan, boilsAtC() + DRY.aboveBoilC);
+    } else if (pan.seconds >= limit - 1e-9) stopped = 'time';
+    else if (pan.seconds - looked.seconds >= STANDING.seconds) {
+      if (!COMES_ANYWAY.has(end.kind) && !hasMoved(looked, pan, isHeated)) stopped = 'standing';
       looked = pan;
     }
   }
   const seconds = pan.seconds - start.seconds;
-  if (!doing.microwaveW) return { pan, seconds, reached };
+  const told = { seconds, reached, ...(stopped && { stopped }) };
+  if (!doing.microwaveW) return { pan, ...told };
   const hottestC = hottestAfterBurst(start, doing.microwaveW, seconds);
-  return { pan: withHotSpot(pan, hottestC, seconds), seconds, reached, hottestC };
+  return { pan: withHotSpot(pan, hottestC, seconds), ...told, hottestC };
 }
 
 /** Of a pan that is dry: nobody asks it anything. */
 const NO_LIQUID: LiquidReading = {
   heatCapacity: 1,
   conductivity: 1,
+  densityKgM3: 1,
   waterActivity: 0,
   boilsAtC: Number.POSITIVE_INFINITY,
   baseViscosityPaS: 1,

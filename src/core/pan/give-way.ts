@@ -10,8 +10,6 @@ export interface GivenWay {
   readonly lumps: readonly Lump[];
   /** J taken from the liquid: warming, melting, and warming what melted to the liquid's temperature */
   readonly heatJ: number;
-  /** J/K that what joined adds to the liquid */
-  readonly capacity: number;
 }
 
 /** J that a kilogram of a lump takes until it is part of a liquid at a temperature; negative where the lump is the warmer of the two. */
@@ -21,7 +19,7 @@ const joiningHeat = ({ kind, perGram, temperatureC }: Lump, liquidC: number) =>
 /** g that a heat gives, all of it where it takes none. */
 const gramsOf = (heatJ: number, perKg: number) => (perKg > 0 ? (1000 * heatJ) / perKg : Number.POSITIVE_INFINITY);
 
-const NOTHING: GivenWay = { lumps: [], heatJ: 0, capacity: 0 };
+const NOTHING: GivenWay = { lumps: [], heatJ: 0 };
 
 /**
  * Lets pieces melt and grains dissolve for a moment: what gives way joins the liquid.
@@ -44,13 +42,12 @@ export function giveWay(
   const water = { ...reading, waterG: reading.dissolvingWaterG, temperatureC, liquid };
   const left: Lump[] = [];
   let heatJ = 0;
-  let capacity = 0;
   for (const lump of lumps) {
     const heat = joiningHeat(lump, temperatureC);
     let gone: number;
     if (lump.kind === 'grain') gone = seconds * dissolvingRate(lump, water, stir);
     else {
-      const offered = seconds * heatIntoPieces(lump, temperatureC, reading.conductivity, stir);
+      const offered = seconds * heatIntoPieces(lump, temperatureC, reading, stir);
       const most = Math.max(spareJ(meltingPoint(lump.perGram)) - heatJ, 0);
       gone =
         offered > 0 ? Math.min(gramsOf(offered, meltHeat(lump.perGram, lump.temperatureC)), gramsOf(most, heat)) : 0;
@@ -61,7 +58,6 @@ export function giveWay(
     if (gone <= 0) continue;
     addTimes(liquid, lump.perGram, gone);
     heatJ += (gone / 1000) * heat;
-    capacity += (gone / 1000) * heatCapacityOf(lump.perGram);
   }
-  return { lumps: left, heatJ, capacity };
+  return { lumps: left, heatJ };
 }

@@ -17,6 +17,7 @@ const HOTTEST_READ_C = 130;
 export interface LiquidReading {
   readonly heatCapacity: number;
   readonly conductivity: number;
+  readonly densityKgM3: number;
   readonly waterActivity: number;
   readonly boilsAtC: number;
   /** Pa·s at the base */
@@ -47,7 +48,8 @@ export function readLiquid(
   const flow = flowAt(batch, readC, usualHistory(readC));
   const aw = waterActivity(batch.mixture, flow.dissolved);
   return {
-    ...heatProperties(batch),
+    ...heatProperties(batch, readC),
+    densityKgM3: flow.phases.densityKgM3,
     waterActivity: aw,
     boilsAtC: boilingPoint(aw, altitudeM),
     baseViscosityPaS: cassonViscosity(flow.yieldStressPa, flow.plasticViscosityPaS, BASE_SHEAR),

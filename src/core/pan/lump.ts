@@ -43,6 +43,3 @@ export type GrainSize = keyof typeof GRAIN_RADII_M;
 
 /** Radius now, m: it shrinks with the cube root of what is left. */
 export const radiusNow = ({ radiusM, grams, startG }: Lump) => radiusM * Math.cbrt(grams / startG);
-
-/** How much faster than a still sphere a stirred one gives and takes: Nusselt and Sherwood number (2 published, stirring J). */
-export const stirred = (stir: number) => 2 + 8 * stir;

@@ -1,7 +1,9 @@
 import { partOf } from '../matter/component-vector';
 import type { ComponentVector } from '../matter/components';
 import { FAT_LATENT_HEAT, heatCapacityBy } from '../set/heat';
-import { type Lump, radiusNow, stirred } from './lump';
+import type { LiquidReading } from './liquid-reading';
+import { type Lump, radiusNow } from './lump';
+import { transferNumber } from './transfer';
 
 /** kg/m³ of a piece of chocolate or butter (J). */
 const PIECE_DENSITY = 1250;
@@ -42,10 +44,10 @@ export function meltingPoint(perGram: ComponentVector): number {
   return 30 + (4 * cocoaButter) / all - (4 * lauricFat) / all;
 }
 
-/** J/kg/K of something by its composition. */
-export function heatCapacityOf(perGram: ComponentVector): number {
+/** J/kg/K of something by its composition, at a temperature where one is meant. */
+export function heatCapacityOf(perGram: ComponentVector, temperatureC?: number): number {
   const fat = solidFatOf(perGram) + partOf(perGram, 'liquid_oil');
-  return heatCapacityBy({ water: partOf(perGram, 'water'), ethanol: partOf(perGram, 'ethanol'), fat });
+  return heatCapacityBy({ water: partOf(perGram, 'water'), ethanol: partOf(perGram, 'ethanol'), fat }, temperatureC);
 }
 
 /**
@@ -74,15 +76,21 @@ export function latentHeat(perGram: ComponentVector): number {
  *
  * @param lump pieces with something left
  * @param liquidC °C
- * @param conductivity of the liquid, W/m/K
+ * @param reading of the liquid
  * @param stir 0 left alone to 1 hard
  * @returns W; 0 in a liquid that is not warmer than the melting point
  * @see quasi-steady Stefan problem of a sphere (published)
  */
-export function heatIntoPieces(lump: Lump, liquidC: number, conductivity: number, stir: number): number {
+export function heatIntoPieces(lump: Lump, liquidC: number, reading: LiquidReading, stir: number): number {
   const above = liquidC - meltingPoint(lump.perGram);
   if (above <= 0 || lump.grams <= 0) return 0;
   const radius = radiusNow(lump);
   const areaM2 = (3 * (lump.grams / 1000)) / (PIECE_DENSITY * radius);
-  return areaM2 * stirred(stir) * (conductivity / (2 * radius)) * above;
+  const { conductivity, densityKgM3, heatCapacity, baseViscosityPaS } = reading;
+  const nusselt = transferNumber(radius, stir, {
+    densityKgM3,
+    viscosityPaS: baseViscosityPaS,
+    diffusivityM2S: conductivity / (densityKgM3 * heatCapacity),
+  });
+  return areaM2 * nusselt * (conductivity / (2 * radius)) * above;
 }

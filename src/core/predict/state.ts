@@ -12,7 +12,7 @@ import { K } from '../model-constants';
 import { type Dissolved, dissolve, type Solvent, solvent } from '../serum/dissolved';
 import { type Serum, serum } from '../serum/viscosity';
 import { waterActivity } from '../serum/water-activity';
-import { fatNetworkYield, networkFat, solidFatFraction, workedFactor } from '../set/fat-network';
+import { bridging, fatNetworkYield, networkFat, solidFatFraction, workedFactor } from '../set/fat-network';
 import { gelYield } from '../set/gels';
 import { bloomRisk, grain, shineIndex } from '../shine/shine-index';
 import { halfPower } from '../smooth';
@@ -109,13 +109,13 @@ export function flowIn(batch: Batch, climate: Climate): Flow {
   const byDroplets = Math.sqrt((1 - room.fat) * dropletPacking);
   const byAll = byDroplets * Math.sqrt(Math.max(1 - room.particles, 0) * particlePacking);
   const cocoaYieldPa = cocoaYield(room.cocoa, syrup.viscosityPaS, climate.cocoaColdFactor) * byDroplets * handling;
-  const gelYieldPa = gelYield(syrup, mixture.process, climate) * byAll;
+  const gelYieldPa = gelYield(syrup, mixture.process, climate) * byAll * Math.exp(mixture.process.gelOffset);
 
   const solid = solidFat(mixture, batch.melting, climate);
-  const progress = crystallisedAt(climate.crystalClock, waterContinuous);
+  const progress = crystallisedAt(climate.crystalClock, waterContinuous, mixture.process.timeOffset);
   const network = networkFat(mixture, solid, progress, room.fat);
   const worked = workedFactor(mixture);
-  const fatYieldPa = fatNetworkYield(network, particlePacking, worked);
+  const fatYieldPa = fatNetworkYield(network, particlePacking, worked) * bridging(mixture, room);
   const yieldInWater = cocoaYieldPa + gelYieldPa + fatYieldPa;
 
   const yieldInFat = inFat.warmYieldPa + K.setInFat * halfPower(network + 1e-9, K.setInFatPower) * worked;

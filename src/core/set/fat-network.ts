@@ -1,7 +1,7 @@
 import type { SolidFat } from '../fat/solid-fat';
 import type { Mixture } from '../matter/mixture';
 import { K } from '../model-constants';
-import { halfPower } from '../smooth';
+import { halfPower, sigmoid, softCap2 } from '../smooth';
 
 /**
  * Share of all fat that is solid now.
@@ -48,7 +48,21 @@ export function workedFactor(mixture: Mixture): number {
 }
 
 /**
- * Yield stress of the fat-crystal network of a water-continuous set.
+ * How far the fat makes a network at all. Droplets of a cream's own fat that do not touch each other make none: cold cream flows. Cocoa butter and
+ * lauric fat bridge them, and so does a crowd of droplets and particles (judgement).
+ *
+ * @param room volume shares of fat and of particles
+ * @returns factor, 0-1
+ */
+export function bridging(mixture: Mixture, room: { readonly fat: number; readonly particles: number }): number {
+  const hard = (mixture.cocoaButterG + mixture.lauricFatG) / (mixture.fatG + 1e-9 * mixture.massG);
+  const crowd = room.fat + room.particles - room.fat * room.particles;
+  const touching = sigmoid((crowd - K.touchingAt) / K.touchingWidth);
+  return 1 - (1 - K.apartNetwork) * (1 - hard) ** 2 * (1 - touching);
+}
+
+/**
+ * Yield stress of the fat-crystal network of a water-continuous set. Crowded particles stiffen it only so far (fitted).
  *
  * @param network volume share from {@link networkFat}, 0-1
  * @param particlePacking packing factor of the particles, 1 or more
@@ -57,5 +71,5 @@ export function workedFactor(mixture: Mixture): number {
  * @see Narine & Marangoni 1999: power law in solid fat, exponent near 4 (published form, fitted numbers)
  */
 export function fatNetworkYield(network: number, particlePacking: number, worked: number): number {
-  return K.fatYield * halfPower(network + 1e-9, K.fatYieldPower) * particlePacking ** K.fatYieldPackingPower * worked;
+  return K.fatYield * halfPower(network + 1e-9, K.fatYieldPower) * softCap2(particlePacking, K.fatYieldMaxPacking) ** K.fatYieldPackingPower * worked;
 }

@@ -16,25 +16,39 @@ export interface HeatProperties {
 export const FAT_LATENT_HEAT = 130_000;
 const REST_HOURS = 48;
 
-/** J/kg/K by shares of water, alcohol and fat, the rest being dry (Choi & Okos 1986, rounded; published). */
-export function heatCapacityBy({ water, ethanol, fat }: { water: number; ethanol: number; fat: number }): number {
-  return 4180 * (water + 0.6 * ethanol) + 2000 * fat + 1450 * Math.max(1 - water - ethanol - fat, 0);
+/** °C at which a heat capacity is read where no temperature is meant. */
+const NO_TEMPERATURE_C = 40;
+
+/**
+ * Heat capacity by shares of water, alcohol and fat, the rest being dry.
+ *
+ * @param temperatureC °C; where none is meant, 40
+ * @returns J/kg/K
+ * @see Choi & Okos 1986, rounded (published)
+ */
+export function heatCapacityBy(
+  { water, ethanol, fat }: { water: number; ethanol: number; fat: number },
+  temperatureC = NO_TEMPERATURE_C,
+): number {
+  const dry = 1549 + 1.96 * temperatureC - 5.94e-3 * temperatureC ** 2;
+  return 4180 * (water + 0.6 * ethanol) + 2000 * fat + dry * Math.max(1 - water - ethanol - fat, 0);
 }
 
 /**
  * Heat capacity and conductivity from composition.
  *
  * @param batch mass above 0
+ * @param temperatureC °C; where none is meant, 40
  * @see Choi & Okos 1986, rounded (published)
  */
-export function heatProperties(batch: Batch): HeatProperties {
+export function heatProperties(batch: Batch, temperatureC = NO_TEMPERATURE_C): HeatProperties {
   const { massG, waterG, ethanolG, fatG, lecithinG } = batch.mixture;
   const fat = (fatG - lecithinG) / massG;
   const water = waterG / massG;
   const ethanol = ethanolG / massG;
   const rest = Math.max(1 - water - ethanol - fat, 0);
   return {
-    heatCapacity: heatCapacityBy({ water, ethanol, fat }),
+    heatCapacity: heatCapacityBy({ water, ethanol, fat }, temperatureC),
     conductivity: 0.58 * water + 0.17 * fat + 0.25 * rest,
   };
 }
@@ -43,7 +57,7 @@ export function heatProperties(batch: Batch): HeatProperties {
 export function restingSolidFat(batch: Batch, temperatureC: number, waterContinuous: number): number {
   const climate = climateAt(temperatureC, [[REST_HOURS, temperatureC]]);
   const solid = solidFat(batch.mixture, batch.melting, climate);
-  return solidFatFraction(batch.mixture, solid, crystallisedAt(climate.crystalClock, waterContinuous));
+  return solidFatFraction(batch.mixture, solid, crystallisedAt(climate.crystalClock, waterContinuous, batch.mixture.process.timeOffset));
 }
 
 /**

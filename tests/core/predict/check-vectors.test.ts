@@ -48,6 +48,8 @@ function outputsOf(vector: Vector): Record<string, number> {
     bloomG: given.bloom ?? 200,
     warmOffset: given.b_warm ?? 0,
     coldOffset: given.b_cold ?? 0,
+    gelOffset: given.b_gel ?? 0,
+    timeOffset: given.b_time ?? 0,
   });
   const { mixture } = batch;
   const state = stateAt(batch, given.T ?? 20, vector.proc.history as unknown as [number, number][]);
