@@ -2,8 +2,8 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { sql } from 'drizzle-orm';
-import { type KitchenReading, learnKitchen } from '../src/core/learn/kitchen';
-import { normalNumbers, seededNumbers } from '../src/core/random';
+import { learnKitchen } from '../src/core/learn/kitchen';
+import { KITCHEN_PRIOR } from '../src/core/learn/learnt';
 import type { BatchEvent, Happening } from '../src/formats/batch';
 import { foldBatch } from '../src/formats/batch-state';
 import { cookedBatch } from '../src/kitchen/cook/cook-batch';
@@ -14,6 +14,19 @@ import { openKitchen } from '../src/server/db/database';
 import { prepareData } from '../src/server/prepare-data';
 import { findBatch } from '../src/server/repositories/batch-rows';
 import { lookUpBook } from '../src/server/repositories/book';
+import {
+  certainStands,
+  coldDent,
+  coverage,
+  fridgeMoves,
+  GANACHE,
+  glazeDents,
+  MENU,
+  manyTests,
+  medianColdError,
+  missedDrift,
+  syrupRings,
+} from '../tests/support/hidden-kitchens';
 import { report } from './report';
 
 const BATCHES = 20_000;
@@ -35,20 +48,26 @@ async function time(run: () => unknown): Promise<number> {
   return middle(taken);
 }
 
-/** How well five tests find a hidden kitchen: median error, and how often the 90 % band holds it. */
-function hidden(about: 'warm' | 'cold', prior: number, se: number): string {
-  const normal = normalNumbers(seededNumbers(11));
-  const errors: number[] = [];
-  let held = 0;
-  const kitchens = 4000;
-  for (let i = 0; i < kitchens; i++) {
-    const truth = prior * normal();
-    const { mean, sd } = learnKitchen(Array.from({ length: 5 }, () => ({ about, se, residual: truth + se * normal() })))
-      .offsets[about];
-    errors.push(Math.abs(Math.exp(mean - truth) - 1));
-    if (Math.abs(mean - truth) <= 1.645 * sd) held += 1;
-  }
-  return `${about}: median error ${(100 * middle(errors)).toFixed(1)} %, the 90 % band holds ${((100 * held) / kitchens).toFixed(1)} %`;
+/** How well hidden kitchens are found. */
+function learningFigures(): string[] {
+  const kitchens = 300;
+  const percent = (share: number) => `${(100 * share).toFixed(1)} %`;
+  const errors = [1, 5, 10, 30].map((each) => medianColdError(each, kitchens).toFixed(3)).join(', ');
+  const aNew = { ...GANACHE, name: 'a new one' };
+  const held = [
+    coverage(MENU, 8, GANACHE, kitchens),
+    coverage(MENU, 8, aNew, kitchens),
+    coverage([GANACHE], 8, GANACHE, kitchens),
+    coverage([GANACHE], 8, aNew, kitchens),
+  ];
+  const stands = learnKitchen(certainStands()).offsets.cold.sd / KITCHEN_PRIOR.cold.sd;
+  return [
+    `median error of the cold set after 1, 5, 10, 30 tests of each kind: ${errors} in ln`,
+    `the 80 % band holds: a tested formula ${percent(held[0] ?? 0)}, a new one ${percent(held[1] ?? 0)}; one formula only: itself ${percent(held[2] ?? 0)}, a new one ${percent(held[3] ?? 0)}`,
+    `a ganache's fridge yield moves by ${percent(fridgeMoves(syrupRings()) - 1)} with three rings of a syrup, ${percent(fridgeMoves(glazeDents()) - 1)} with ten tests of a gelatin glaze`,
+    `ten certain "stands" leave ${percent(stands)} of the doubt; one slip of +2.3 among four moves ${fridgeMoves([0, 0, 0, 2.3].map((ln) => coldDent(ln))).toFixed(2)} times, three at +0.5 ${fridgeMoves([0.5, 0.5, 0.5].map((ln) => coldDent(ln))).toFixed(2)} times`,
+    `a drift of 0.6 in a year is missed by ${missedDrift(40).toFixed(2)}`,
+  ];
 }
 
 const folder = mkdtempSync(path.join(tmpdir(), 'dark-pour-bench-'));
@@ -82,16 +101,7 @@ try {
       what,
     }),
   );
-  const normal = normalNumbers(seededNumbers(3));
-  const readings = Array.from(
-    { length: TESTS },
-    (_, i): KitchenReading => ({
-      about: i % 3 === 0 ? 'cold' : 'warm',
-      se: 0.25,
-      residual: 0.3 * normal(),
-      chocolate: `dark-${i % 9}`,
-    }),
-  );
+  const readings = manyTests(TESTS);
   report(`The book of ${BATCHES} batches`, [
     { name: 'a page of it', ms: await time(() => lookUpBook(db, { skip: 0 })), aimMs: 50 },
     { name: 'searched by a word', ms: await time(() => lookUpBook(db, { skip: 0, search: 'gloss' })), aimMs: 50 },
@@ -112,7 +122,9 @@ try {
     { name: `learning anew from ${TESTS} tests`, ms: await time(() => learnKitchen(readings)), aimMs: 200 },
   ]);
   process.stdout.write(
-    `  hidden kitchens after five tests: ${hidden('warm', 0.45, 0.25)}; ${hidden('cold', 0.65, 0.35)}\n`,
+    `${learningFigures()
+      .map((line) => `  ${line}`)
+      .join('\n')}\n`,
   );
 } finally {
   await close();

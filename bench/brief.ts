@@ -14,7 +14,11 @@ const formulas = Array.from({ length: 500 }, (_, i) => {
   const lines = file.lines.map((line, n) => ({ ...line, grams: line.grams * (1 + 0.002 * ((i * (n + 3)) % 97)) }));
   return { id: `f${i}`, file: { ...file, name: `${file.name} ${i}`, lines } };
 });
-const shelf: Shelf = { formulas, ingredients: parseLarderCsv(readFileSync('data/starting-larder.csv', 'utf8')) };
+const shelf: Shelf = {
+  formulas,
+  ingredients: parseLarderCsv(readFileSync('data/starting-larder.csv', 'utf8')),
+  knowledge: undefined,
+};
 
 const twoUses = {
   jobs: [

@@ -79,6 +79,7 @@ function ganache(lines: number, gates = FOUR_GATES): Formula {
       gates: [...gates],
     }),
     larder,
+    'standard',
   );
 }
 

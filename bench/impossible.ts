@@ -52,6 +52,7 @@ function impossible(seed: number): Formula {
       gates,
     }),
     larder,
+    'standard',
   );
 }
 

@@ -17,7 +17,7 @@ import { type Row, report } from './report';
 const larder = new Map(parseLarderCsv(readFileSync('data/starting-larder.csv', 'utf8')).map((each) => [each.id, each]));
 const gloss = lanternMillFormulas().at(-1);
 if (!gloss) throw new Error('no formula');
-const formula = resolveFormula(gloss, larder);
+const formula = resolveFormula(gloss, larder, 'standard');
 const vectorOf = (id: string) => compositionVector(larder.get(id)?.components ?? {});
 const pan: RescuePan = {
   components: formula.lines.reduce(

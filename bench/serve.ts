@@ -36,7 +36,7 @@ async function time(run: () => unknown): Promise<number> {
 /** Sheets of labels, from the batch to the PDF. */
 async function sheetsOf(count: number) {
   const [file] = files;
-  const frozen = file && freezeBatch(file, larder, { times: 1, stove: STOVE, kitchenC: 20 });
+  const frozen = file && freezeBatch(file, larder, 'standard', { times: 1, stove: STOVE, kitchenC: 20 });
   if (!file || !frozen) throw new Error('the first demo formula can be cooked');
   const query = labelQuerySchema.parse({ size: 'jar', count, netG: 200, nutrition: 'no' });
   const cooked = cookedBatch(frozen);
@@ -53,7 +53,7 @@ async function sheetsOf(count: number) {
   });
 }
 
-const formulas = files.map((file) => ({ ...resolveFormula(file, larder), process: DEFAULT_PROCESS }));
+const formulas = files.map((file) => ({ ...resolveFormula(file, larder, 'standard'), process: DEFAULT_PROCESS }));
 const [first] = formulas;
 const slowest = async () => {
   let most = 0;

@@ -1,11 +1,12 @@
 import type { Metadata, Viewport } from 'next';
 import { cookies, headers } from 'next/headers';
 import type { ReactNode } from 'react';
+import { FigureNewsNotice } from '@/ui/figure-news-notice';
 import { LookingNotice } from '@/ui/looking-notice';
 import { NOTES_EARLY_CHOICES } from '@/ui/notes-early-choices';
 import { PoursProvider } from '@/ui/pours/pours-provider';
 import { SettingsProvider } from '@/ui/settings/settings-provider';
-import { kitchenPours } from './kitchen-pours';
+import { figureNews, kitchenPours } from './kitchen-pours';
 import { kitchenSettings } from './kitchen-settings';
 import './globals.css';
 
@@ -35,6 +36,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <SettingsProvider settings={await kitchenSettings()}>
           <PoursProvider knowledge={await kitchenPours()}>{children}</PoursProvider>
           <LookingNotice />
+          <FigureNewsNotice news={await figureNews()} />
         </SettingsProvider>
       </body>
     </html>

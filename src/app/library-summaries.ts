@@ -1,10 +1,12 @@
 import { setImmediate as nextTurn } from 'node:timers/promises';
+import type { KitchenKnowledge } from '@/core/learn/kitchen';
 import type { Ingredient } from '@/formats/ingredient';
 import type { StoredFormula } from '@/formats/server-answers';
 import { type FormulaSummary, summarise } from '@/kitchen/formula-summary';
 import type { Larder } from '@/kitchen/known-item';
 import type { Database } from '@/server/db/query-builder';
 import { listLibrary, type UnreadableFormula } from '@/server/repositories/formula-list';
+import { kitchenPours } from '@/server/repositories/kitchen-tests';
 import { someIngredients } from '@/server/repositories/larder';
 
 /** Formulas that are summed up before others who ask have their turn. */
@@ -14,17 +16,24 @@ interface Kept {
   readonly summary: FormulaSummary;
   /** what the larder said of its rows then */
   readonly from: readonly (Ingredient | undefined)[];
+  /** what the kitchen's tests had taught */
+  readonly knowledge: KitchenKnowledge | undefined;
 }
 
 const kept = new WeakMap<StoredFormula, Kept>();
 
 /** {@link summarise}, once for each state of a formula and of what is in it. */
-function summaryOf(formula: StoredFormula, larder: Larder): { summary: FormulaSummary; isNew: boolean } {
+function summaryOf(
+  formula: StoredFormula,
+  larder: Larder,
+  knowledge: KitchenKnowledge | undefined,
+): { summary: FormulaSummary; isNew: boolean } {
   const from = formula.file.lines.map(({ ingredient }) => larder.get(ingredient));
   const known = kept.get(formula);
-  if (known?.from.every((item, i) => item === from[i])) return { summary: known.summary, isNew: false };
-  const summary = summarise(formula, larder);
-  kept.set(formula, { summary, from });
+  if (known?.knowledge === knowledge && known?.from.every((item, i) => item === from[i]))
+    return { summary: known.summary, isNew: false };
+  const summary = summarise(formula, larder, knowledge);
+  kept.set(formula, { summary, from, knowledge });
   return { summary, isNew: true };
 }
 
@@ -40,10 +49,11 @@ export async function summaries(
   const library = await listLibrary(db, most);
   const ids = library.formulas.flatMap(({ file }) => file.lines.map(({ ingredient }) => ingredient));
   const larder = new Map((await someIngredients(db, ids)).map((ingredient) => [ingredient.id, ingredient]));
+  const knowledge = await kitchenPours(db);
   const formulas: FormulaSummary[] = [];
   let fresh = 0;
   for (const formula of library.formulas) {
-    const { summary, isNew } = summaryOf(formula, larder);
+    const { summary, isNew } = summaryOf(formula, larder, knowledge);
     formulas.push(summary);
     if (isNew && ++fresh % AT_A_TIME === 0) await nextTurn();
   }

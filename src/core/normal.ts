@@ -11,6 +11,9 @@ export function normalCdf(x: number): number {
   return x >= 0 ? 1 - tail / 2 : tail / 2;
 }
 
+/** Standard normal density. */
+export const normalDensity = (x: number): number => Math.exp((-x * x) / 2) / Math.sqrt(2 * Math.PI);
+
 const REACH = 8;
 const HALVINGS = 50;
 

@@ -51,7 +51,7 @@ export type PredictionAnswer = ReturnType<typeof predictionAnswer>;
  * @throws {FormulaFileError} unknown ingredient, or nothing in the pan
  */
 export function answerPredict(file: FormulaFile, larder: LarderComposition): PredictionAnswer {
-  const prediction = predictFormula(resolveFormula(file, larder));
+  const prediction = predictFormula(resolveFormula(file, larder, 'standard'));
   if (!prediction) throw new FormulaFileError(EMPTY_PAN);
   return predictionAnswer(file.name, prediction);
 }
@@ -78,5 +78,5 @@ function balanceAnswer(file: FormulaFile, result: BalanceResult) {
  */
 export function answerBalance(file: FormulaFile, larder: LarderComposition) {
   if (!file.lines.some((line) => line.grams > 0)) throw new FormulaFileError(EMPTY_PAN);
-  return balanceAnswer(file, balanceFor(resolveFormula(file, larder), 'close'));
+  return balanceAnswer(file, balanceFor(resolveFormula(file, larder, 'standard'), 'close'));
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { keysOf } from '@/core/keys-of';
+import type { KitchenKnowledge } from '@/core/learn/kitchen';
 import { LAMP_SHINE, type LampSeen } from '@/core/learn/lamp';
 import { LEARNT } from '@/core/learn/learnt';
 import { FELT, type Felt, TASTED, type Tasted } from '@/core/learn/tongue';
@@ -61,9 +62,16 @@ export type TestKind = FileTest['test'];
 
 /** What a page knows of its kitchen's tests. */
 const offset = z.object({ mean: z.number(), sd: z.number(), tests: z.number() });
-const knowledgeSchema = z.object({
-  offsets: z.object({ warm: offset, cold: offset, shine: offset, time: offset }),
-  chocolates: z.record(z.string(), offset),
+const effect = offset.extend({
+  withOffsets: z.array(z.number()),
+  chocolate: z.string().optional(),
+  withChocolate: z.number(),
+});
+const knowledgeSchema: z.ZodType<KitchenKnowledge> = z.object({
+  offsets: z.record(z.enum(LEARNT), offset),
+  covariance: z.array(z.array(z.number())),
+  chocolates: z.record(z.string(), effect),
+  formulas: z.record(z.string(), effect),
   tests: z.number(),
 });
 

@@ -8,6 +8,7 @@ import { GRAIN_RADII_M, PIECE_RADII_M } from '@/core/pan/lump';
 import { solidFatOf } from '@/core/pan/melting';
 import { emptyPan, liquidG, massG, type PanState, undissolvedG, unmeltedG } from '@/core/pan/pan';
 import { settle } from '@/core/pan/settle';
+import { NO_FLOW_OFFSETS } from '@/core/predict/flow-parts';
 import { FormulaFileError } from './formula-file-error';
 import { lookUp } from './look-up';
 import type { PanEvent, PanFile } from './pan-file';
@@ -81,7 +82,7 @@ function additionOf(event: AddEvent, file: PanFile, larder: LarderComposition, p
 
 function standAnswer(pan: PanState, { stand: { shape, lengthM, parts } }: StandEvent) {
   const places = parts.map(({ hours, h, aroundC }) => ({ hours, surface: h, aroundC }));
-  const { after, readings } = settle(pan, { shape, lengthM }, places);
+  const { after, readings } = settle(pan, { shape, lengthM }, places, NO_FLOW_OFFSETS);
   const told = readings.map(({ hours, edge, centre }) => ({
     hours,
     edgeC: edge.temperatureC,

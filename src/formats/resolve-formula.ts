@@ -1,5 +1,5 @@
 import type { Formula, FormulaLine } from '@/core/formula/formula';
-import type { KitchenKnowledge } from '@/core/learn/kitchen';
+import type { Calibration } from '@/core/learn/kitchen';
 import { type ComponentVector, type Composition, compositionVector } from '@/core/matter/components';
 import { formIn, gramsPerMl, measureDoubt } from '@/core/matter/measures';
 import { lookUp } from '@/formats/look-up';
@@ -17,8 +17,6 @@ export type LarderIngredient = { readonly name: string; readonly components: Com
 /** Anything that knows larder ingredients by id. */
 export interface LarderComposition {
   get(id: string): LarderIngredient | undefined;
-  /** what the kitchen's own tests taught, where figures are to be as it pours */
-  readonly pours?: KitchenKnowledge;
 }
 
 const vectors = new WeakMap<object, ComponentVector>();
@@ -51,12 +49,15 @@ export type ResolvableFormula = Pick<FormulaFile, 'lines' | 'ingredients' | 'pro
   Partial<Pick<FormulaFile, 'yield'>>;
 
 /**
- * Resolves a formula file's ingredients: its own first, then the larder's.
+ * Resolves the ingredients of a formula file's lines: its own first, then the larder's.
  *
  * @throws {FormulaFileError} a line names an ingredient neither knows
  */
-export function resolveFormula(file: ResolvableFormula, larder: LarderComposition): Formula {
-  const lines = file.lines.map((line, index) => {
+export function resolveLines(
+  file: Pick<ResolvableFormula, 'lines' | 'ingredients'>,
+  larder: LarderComposition,
+): FormulaLine[] {
+  return file.lines.map((line, index) => {
     const own = lookUp(file.ingredients, line.ingredient);
     const known: LarderIngredient | undefined = own ?? larder.get(line.ingredient);
     if (!known) {
@@ -73,9 +74,19 @@ export function resolveFormula(file: ResolvableFormula, larder: LarderCompositio
       measured: volumeDoubt(line, known),
     } satisfies FormulaLine;
   });
+}
+
+/**
+ * Resolves a formula file for a prediction.
+ *
+ * @param calibration whose figures: the standard ones, or a kitchen's
+ * @throws {FormulaFileError} a line names an ingredient nobody knows
+ */
+export function resolveFormula(file: ResolvableFormula, larder: LarderComposition, calibration: Calibration): Formula {
+  const lines = resolveLines(file, larder);
   return {
     lines,
-    process: processHere(file.process, lines, larder.pours),
+    process: processHere(file.process, lines, calibration),
     moments: file.moments,
     gates: file.gates,
     evaporationG: file.yield?.evaporationGrams,

@@ -1,5 +1,6 @@
 import { type Standing, standingOf } from '@/core/balance/standing';
 import { atThePour } from '@/core/formula/moment-role';
+import { calibrationOf, type KitchenKnowledge } from '@/core/learn/kitchen';
 import { linearChance } from '@/core/predict/linear-chance';
 import { chocolateColour } from '@/core/shine/colour';
 import { findUse } from '@/core/uses/ready-gates';
@@ -37,10 +38,20 @@ export interface FormulaSummary {
   readonly words: string;
 }
 
-/** Sums a formula up for the list: its colour, its puddle at the pour and whether it lands. */
-export function summarise({ id, file, archived, baseId }: StoredFormula, larder: Larder): FormulaSummary {
+/**
+ * Sums a formula up for the list: its colour, its puddle at the pour and whether it lands.
+ *
+ * @param knowledge what the kitchen's tests taught; nothing for the standard figures
+ */
+export function summarise(
+  { id, file, archived, baseId }: StoredFormula,
+  larder: Larder,
+  knowledge: KitchenKnowledge | undefined,
+): FormulaSummary {
   const names = file.lines.map(({ ingredient }) => itemOf(file, larder, ingredient)?.name);
-  const predicted = names.includes(undefined) ? undefined : predictPan(keyed(file), larder);
+  const predicted = names.includes(undefined)
+    ? undefined
+    : predictPan(keyed(file), larder, calibrationOf(knowledge, id));
   const prediction = predicted?.prediction;
   const chance = predicted && prediction ? linearChance(predicted.formula, predicted.prediction).chance : 0;
   const jobs = file.brief?.jobs.map((job) => JOB_WORDS[job.use].name).join(', ');

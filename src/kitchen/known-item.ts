@@ -1,11 +1,14 @@
-import type { KitchenKnowledge } from '@/core/learn/kitchen';
 import type { Composition } from '@/core/matter/components';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { lookUp } from '@/formats/look-up';
 
-/** The larder by id, and how this kitchen pours where its own tests count. */
-export type Larder = ReadonlyMap<string, Ingredient> & { readonly pours?: KitchenKnowledge };
+/** The larder by id. */
+export type Larder = ReadonlyMap<string, Ingredient>;
+
+/** A larder by id. */
+export const larderOf = (ingredients: readonly Ingredient[]): Larder =>
+  new Map(ingredients.map((each) => [each.id, each]));
 
 /** What a row of a pan is made of, whether the larder knows it or only the formula does. */
 export interface KnownItem extends Pick<Ingredient, 'id' | 'name' | 'allergens' | 'mayContain'> {

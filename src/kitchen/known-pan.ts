@@ -1,4 +1,5 @@
 import type { Formula } from '@/core/formula/formula';
+import type { Calibration } from '@/core/learn/kitchen';
 import { nth } from '@/core/nth';
 import { type Prediction, predictFormula } from '@/core/predict/predict-formula';
 import type { FormulaFile } from '@/formats/formula-file';
@@ -32,19 +33,19 @@ export interface Predicted extends KnownPan {
 }
 
 /** Resolves the rows that are known. */
-export function knownPan(pan: KeyedPan, larder: Larder): KnownPan {
+export function knownPan(pan: KeyedPan, larder: Larder, calibration: Calibration): KnownPan {
   const isKnown = ({ ingredient }: KeyedLine) => itemOf(pan, larder, ingredient) !== undefined;
   const lines = pan.lines.filter(isKnown);
   return {
-    formula: resolveFormula({ ...pan, lines: [...lines] }, larder),
+    formula: resolveFormula({ ...pan, lines: [...lines] }, larder, calibration),
     keys: lines.map(({ key }) => key),
     unknown: pan.lines.filter((line) => !isKnown(line)).map(({ ingredient }) => ingredient),
   };
 }
 
 /** Predicts a pan; nothing while it is empty. */
-export function predictPan(pan: KeyedPan, larder: Larder): Predicted | undefined {
-  const known = knownPan(pan, larder);
+export function predictPan(pan: KeyedPan, larder: Larder, calibration: Calibration): Predicted | undefined {
+  const known = knownPan(pan, larder, calibration);
   const prediction = predictFormula(known.formula);
   return prediction && { ...known, prediction };
 }

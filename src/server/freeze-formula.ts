@@ -1,7 +1,8 @@
 import type { z } from 'zod';
+import { calibrationOf } from '@/core/learn/kitchen';
 import type { FrozenBatch, newBatchSchema } from '@/formats/batch';
 import { freezeBatch } from '@/kitchen/cook/freeze';
-import { larderHere } from '@/kitchen/larder-here';
+import { larderOf } from '@/kitchen/known-item';
 import type { Database } from './db/query-builder';
 import { RequestError } from './read-request';
 import { findFormula } from './repositories/formulas';
@@ -17,8 +18,9 @@ export async function freezeFormula(db: Database, asked: z.output<typeof newBatc
   const formula = await findFormula(db, asked.formulaId);
   if (!formula) throw new RequestError(404, 'This formula was deleted, or never was here.');
   const used = formula.file.lines.map(({ ingredient }) => ingredient);
-  const pours = asked.asBook ? undefined : await kitchenPours(db);
-  const frozen = freezeBatch(formula.file, larderHere(await someIngredients(db, used), pours), asked);
+  const knowledge = asked.asBook ? undefined : await kitchenPours(db);
+  const larder = larderOf(await someIngredients(db, used));
+  const frozen = freezeBatch(formula.file, larder, calibrationOf(knowledge, asked.formulaId), asked);
   if (!frozen) {
     throw new RequestError(
       409,

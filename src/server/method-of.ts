@@ -7,7 +7,7 @@ import { findFormula } from './repositories/formulas';
 import { someIngredients } from './repositories/larder';
 
 /**
- * The method of a formula, worked out for the stove a link carries, else for the usual one.
+ * The method of a formula, worked out for the stove a link carries, else for the usual one. Its steps and minutes are the same in every kitchen.
  *
  * @returns nothing where the formula is gone; no method where a row is unknown or no way suits it
  */
@@ -20,7 +20,7 @@ export async function methodOf(db: Database, id: string, query: URLSearchParams)
   if (used.some((ingredient) => itemOf(file, larder, ingredient) === undefined)) return { file, nameOf };
   const here = readStove(query);
   const worked = here
-    ? workMethod(file, resolveFormula(file, larder).lines, kitchenOf(file, here.kitchenC, here.stove))
-    : workFile(file, larder);
+    ? workMethod(file, resolveFormula(file, larder, 'standard'), kitchenOf(file, here.kitchenC, here.stove))
+    : workFile(file, larder, 'standard');
   return { file, nameOf, worked };
 }

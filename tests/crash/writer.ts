@@ -75,7 +75,7 @@ let kept = await createFormula(db, file, new Date());
 process.stdout.write(`${kept.id} ${kept.revision}\n`);
 const stove = { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 } as const;
 const larder = new Map(startingLarder().map((each) => [each.id, each]));
-const frozen = freezeBatch(file, larder, { times: 1, stove, kitchenC: 22 });
+const frozen = freezeBatch(file, larder, 'standard', { times: 1, stove, kitchenC: 22 });
 if (!frozen) throw new Error('nothing to cook');
 const batch = await beginBatch(db, kept.id, frozen, new Date());
 const over = await writePastBatch(db, {

@@ -24,7 +24,7 @@ const start = (file: FormulaFile): DraftHistory => {
   return { past: [], present, future: [], mark: undefined, reference: present };
 };
 const predict = (file: FormulaFile) => {
-  const prediction = predictFormula(resolveFormula(file, larder));
+  const prediction = predictFormula(resolveFormula(file, larder, 'standard'));
   if (!prediction) throw new Error('empty pan');
   return prediction;
 };

@@ -25,7 +25,11 @@ const feast = demo.get('Feast day gloss') as FormulaFile;
 const plain = (text: string) => text.replaceAll('\u202f', ' ');
 
 function bestStart(brief: ReturnType<typeof briefOf>): Start {
-  const shelf = { formulas: [...demo].map(([id, file]) => ({ id, file })), ingredients: [...larder.values()] };
+  const shelf = {
+    formulas: [...demo].map(([id, file]) => ({ id, file })),
+    ingredients: [...larder.values()],
+    knowledge: undefined,
+  };
   let answer: Answer | undefined;
   for (const step of answersTo({ brief }, shelf)) answer = step.answer;
   return answer?.starts[0] as Start;
@@ -40,7 +44,7 @@ describe('a brief taken to the bench', () => {
     expect(start.lands).toBe(true);
     const file = newFormula(brief, plan, start, demo.get(start.id));
     const kept = readFormula(JSON.parse(JSON.stringify(file)));
-    expect(predictFormula(resolveFormula(kept, larder))?.lands).toBe(true);
+    expect(predictFormula(resolveFormula(kept, larder, 'standard'))?.lands).toBe(true);
     const finished = kept.lines.reduce((sum, line) => sum + line.grams, 0) - (kept.yield?.evaporationGrams ?? 0);
     expect(finished / plan.size.finishedG).toBeCloseTo(1, 2);
     expect((kept.yield?.targetGrams ?? 0) + (kept.yield?.bowlLossGrams ?? 0)).toBeCloseTo(plan.size.finishedG, -1);
@@ -76,16 +80,16 @@ describe('a brief taken to the bench', () => {
 
 describe('the pan against its brief', () => {
   it('as it is: lands or misses what the prediction says', () => {
-    const own = panAsItIs(feast, planBrief(feast.brief ?? briefOf([jobOf('coat')])), larder);
+    const own = panAsItIs(feast, planBrief(feast.brief ?? briefOf([jobOf('coat')])), larder, 'standard');
     expect(own?.standing).not.toBe('misses');
     expect(own?.misses).toEqual([]);
-    const cut = panAsItIs(feast, planBrief(briefOf([jobOf('cut')])), larder);
+    const cut = panAsItIs(feast, planBrief(briefOf([jobOf('cut')])), larder, 'standard');
     expect(cut?.standing).toBe('misses');
     expect(cut?.misses).toEqual(['cut']);
-    expect(panAsItIs({ ...feast, lines: [] }, planBrief(briefOf([jobOf('cut')])), larder)).toBeUndefined();
+    expect(panAsItIs({ ...feast, lines: [] }, planBrief(briefOf([jobOf('cut')])), larder, 'standard')).toBeUndefined();
     const [line] = feast.lines;
     const unknown = { ...feast, lines: [{ ...(line as NonNullable<typeof line>), ingredient: 'gone' }] };
-    expect(panAsItIs(unknown, planBrief(briefOf([jobOf('cut')])), larder)).toBeUndefined();
+    expect(panAsItIs(unknown, planBrief(briefOf([jobOf('cut')])), larder, 'standard')).toBeUndefined();
   });
 
   it('scaled to it, gives what it asks for', () => {
@@ -103,8 +107,8 @@ describe('the pan against its brief', () => {
   });
 
   it('the bench card says what it is for', () => {
-    expect(benchCard(feast, larder, 'grams').job).toBe('For 48 buckwheat éclairs and 6 jars for the boat');
-    expect(benchCard({ ...feast, brief: undefined }, larder, 'grams').job).toBe('');
+    expect(benchCard(feast, larder, 'standard', 'grams').job).toBe('For 48 buckwheat éclairs and 6 jars for the boat');
+    expect(benchCard({ ...feast, brief: undefined }, larder, 'standard', 'grams').job).toBe('');
   });
 });
 

@@ -13,7 +13,7 @@ describe('the bench card as a PDF', () => {
 
   it('is a PDF with its fonts inside', async () => {
     const file = readFormula({ ...fileOf([['cream-35', 100]]), name: 'Żurek, さくら', note: 'Шоколад' });
-    const pdf = await cardPdf(benchCard(file, larder, 'cups'));
+    const pdf = await cardPdf(benchCard(file, larder, 'standard', 'cups'));
     expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');
     const text = pdf.toString('latin1');
     expect(text).toMatch(/FontFile2/);

@@ -178,7 +178,7 @@ describe('single edits', () => {
 describe('a pan scaled by its pieces', () => {
   const feast = lanternMillFormulas().find(({ brief }) => brief) as FormulaFile;
   const draft = keyed(feast);
-  const predict = (file: FormulaFile) => (predictPan(keyed(file), larder) as Predicted).prediction;
+  const predict = (file: FormulaFile) => (predictPan(keyed(file), larder, 'standard') as Predicted).prediction;
 
   it('makes as many as were typed, the others in proportion, and keeps what it is made of', () => {
     const [first] = feast.brief?.jobs ?? [];
@@ -214,11 +214,11 @@ describe('keeping the flow', () => {
     ...reference,
     lines: [...reference.lines, { key: 'new', ingredient: 'orange-liqueur-40', grams: 30, locked: false }],
   };
-  const now = (pan: typeof reference) => predictPan(pan, larder) as Predicted;
+  const now = (pan: typeof reference) => predictPan(pan, larder, 'standard') as Predicted;
 
   it('is offered when an edit moved the flow, not when nothing did', () => {
-    expect(flowsOtherwise(now(reference), reference, larder)).toBe(false);
-    expect(flowsOtherwise(now(withLiqueur), reference, larder)).toBe(true);
+    expect(flowsOtherwise(now(reference), reference, larder, 'standard')).toBe(false);
+    expect(flowsOtherwise(now(withLiqueur), reference, larder, 'standard')).toBe(true);
   });
 
   it('holds what was put in or changed, and lets the rest move', () => {
@@ -227,7 +227,7 @@ describe('keeping the flow', () => {
     expect([...changedRows(more, reference)]).toEqual(['row-2', 'new']);
     const all = applyEdit(more, { type: 'scale', totalGrams: 900 });
     expect([...changedRows(all, reference)]).toEqual(['new']);
-    expect(heldPan(more, reference, larder).formula.lines.map(({ locked }) => locked)).toEqual([
+    expect(heldPan(more, reference, larder, 'standard').formula.lines.map(({ locked }) => locked)).toEqual([
       false,
       false,
       true,

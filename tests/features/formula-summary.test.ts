@@ -20,8 +20,8 @@ const stored = (file: ReturnType<typeof readFormula>, more = {}) => ({
 describe('a formula on its card', () => {
   it('lands, misses and weighs as the prediction says, for every demo formula', () => {
     for (const file of lanternMillFormulas()) {
-      const card = summarise(stored(file), larder);
-      const prediction = predictFormula(resolveFormula(file, larder));
+      const card = summarise(stored(file), larder, undefined);
+      const prediction = predictFormula(resolveFormula(file, larder, 'standard'));
       expect(card.predicted?.standing !== 'misses', file.name).toBe(prediction?.lands);
       expect(card.predicted?.missed).toBe(prediction?.gates.filter((gate) => !gate.lands).length);
       expect(card.predicted?.gates).toBe(file.gates.length);
@@ -38,10 +38,10 @@ describe('a formula on its card', () => {
     const card = (name: string) => {
       const file = demo.find((each) => each.name.includes(name));
       if (!file) throw new RangeError(`no demo formula is called ${name}`);
-      return { file, predicted: summarise(stored(file), larder).predicted };
+      return { file, predicted: summarise(stored(file), larder, undefined).predicted };
     };
     const gloss = card('Millrace');
-    const pour = predictFormula(resolveFormula(gloss.file, larder))?.moments.find(
+    const pour = predictFormula(resolveFormula(gloss.file, larder, 'standard'))?.moments.find(
       ({ moment }) => moment.name === 'pour',
     );
     expect(gloss.predicted?.plateDiameterMm).toBe(pour?.plateDiameterMm);
@@ -50,14 +50,14 @@ describe('a formula on its card', () => {
   });
 
   it('predicts nothing of an empty pan, nor of an ingredient nobody knows', () => {
-    expect(summarise(stored(readFormula(fileOf([]))), larder).predicted).toBeUndefined();
+    expect(summarise(stored(readFormula(fileOf([]))), larder, undefined).predicted).toBeUndefined();
     const strange = readFormula(fileOf([['moon-dust', 100]]));
-    expect(summarise(stored(strange), larder).predicted).toBeUndefined();
+    expect(summarise(stored(strange), larder, undefined).predicted).toBeUndefined();
   });
 
   it('is found by its name, use, note, tags and ingredients', () => {
     const file = { ...readFormula(fileOf([['cream-35', 100]])), name: 'Weir', note: 'for the boat', tags: ['feast'] };
-    const { words, isVariant } = summarise(stored(file, { baseId: 'base' }), larder);
+    const { words, isVariant } = summarise(stored(file, { baseId: 'base' }), larder, undefined);
     for (const word of ['Weir', 'boat', 'feast', 'Whipping cream']) expect(words).toContain(word);
     expect(isVariant).toBe(true);
   });

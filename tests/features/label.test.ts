@@ -43,7 +43,7 @@ const happened = (whats: readonly Happening[]): BatchEvent[] =>
 /** The label of that sauce. */
 function contentOf(asked: Partial<LabelQuery> = {}, named = file, events: readonly Happening[] = []) {
   const query = labelQuerySchema.parse(asked);
-  const frozen = freezeBatch(named, larder, { times: 1, ...STOVE });
+  const frozen = freezeBatch(named, larder, 'standard', { times: 1, ...STOVE });
   if (!frozen) throw new Error('it can be frozen');
   const head = { name: named.name, number: 7 };
   const cooked = cookedBatch(frozen);
@@ -195,7 +195,7 @@ describe('what is listed', () => {
 });
 
 describe('warmed again from where it stands', () => {
-  const frozen = freezeBatch(file, larder, { times: 1, ...STOVE });
+  const frozen = freezeBatch(file, larder, 'standard', { times: 1, ...STOVE });
   if (!frozen) throw new Error('it can be frozen');
   const cooked = cookedBatch(frozen);
   const seconds = (grams: number, place: 'fridge' | 'kitchen' | 'freezer') =>

@@ -10,7 +10,7 @@ describe('a method on paper', () => {
   it.each(lanternMillFormulas().map((file) => [file.name, file] as const))(
     '%s: every row by its weight, every step by its time',
     (_, file) => {
-      const worked = workFile(file, larder);
+      const worked = workFile(file, larder, 'standard');
       if (!worked) throw new Error('no method');
       const names = file.lines.map(({ ingredient }) => larder.get(ingredient)?.name ?? ingredient);
       const paper = methodPaper(file.name, worked, names);
@@ -23,7 +23,7 @@ describe('a method on paper', () => {
 
   it('is a PDF with its fonts inside, whatever its letters', async () => {
     const [file] = lanternMillFormulas();
-    const worked = file && workFile(file, larder);
+    const worked = file && workFile(file, larder, 'standard');
     if (!worked) throw new Error('no method');
     const pdf = await methodPdf(methodPaper('Żurek さくら', worked, []));
     expect(pdf.subarray(0, 5).toString()).toBe('%PDF-');

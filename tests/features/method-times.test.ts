@@ -14,7 +14,7 @@ const worked = (name: string, way?: NonNullable<Parameters<typeof workMethod>[0]
   if (!file) throw new Error(name);
   const method = workMethod(
     { ...file, method: way && { way } },
-    resolveFormula(file, larder).lines,
+    resolveFormula(file, larder, 'standard'),
     USUAL_METHOD_KITCHEN,
   );
   if (!method) throw new Error('no method');

@@ -16,7 +16,7 @@ function pan(rows: Rows) {
       { moment: 'pour', quantity: 'alcoholPercentVol', high: 1 },
     ]),
   );
-  const prediction = predictFormula(resolveFormula(file, larder));
+  const prediction = predictFormula(resolveFormula(file, larder, 'standard'));
   if (!prediction) throw new RangeError('nothing in the pan');
   return { contents: panContents(file, larder), prediction };
 }

@@ -22,7 +22,7 @@ const file = readFormula(
   ),
 );
 const pan = keyed(file);
-const predicted = predictPan(pan, larder);
+const predicted = predictPan(pan, larder, 'standard');
 
 describe('a row nobody knows, before all others', () => {
   it('takes no grams of another: a map moves the rows it shows', () => {
@@ -44,7 +44,7 @@ describe('a row nobody knows, before all others', () => {
   });
 
   it('is named on the card, and each row keeps its own grams', () => {
-    const rows = benchCard(file, larder, 'grams').stages.flatMap((stage) => stage.rows);
+    const rows = benchCard(file, larder, 'standard', 'grams').stages.flatMap((stage) => stage.rows);
     expect(rows.map(({ name }) => name)).toEqual([
       'moondust (not in the larder)',
       expect.stringContaining('Whipping cream'),
@@ -55,7 +55,7 @@ describe('a row nobody knows, before all others', () => {
 
   it('is left out of the method, whose steps name the right rows', () => {
     const lines = file.lines.filter(({ ingredient }) => larder.has(ingredient));
-    const worked = workMethod({ ...file, lines }, predicted?.formula.lines ?? [], kitchenOf(file, 22));
+    const worked = predicted && workMethod({ ...file, lines }, predicted.formula, kitchenOf(file, 22));
     const goesIn = worked?.followed.flatMap(({ additions }) =>
       additions.map(({ key, grams }) => [lines[Number(key)]?.ingredient, grams]),
     );

@@ -128,6 +128,7 @@ describe('resolving ingredients', () => {
     const formula = resolveFormula(
       readFormula({ ...PLAIN, lines: [{ ingredient: 'water', grams: 10 }], ingredients: own }),
       larder,
+      'standard',
     );
     expect(formula.lines[0]?.perGram[0]).toBeCloseTo(0.9);
   });
@@ -140,7 +141,7 @@ describe('resolving ingredients', () => {
         { ingredient: 'moondust', grams: 1 },
       ],
     });
-    expect(() => resolveFormula(file, larder)).toThrow(/lines\[1\].ingredient: "moondust"/);
+    expect(() => resolveFormula(file, larder, 'standard')).toThrow(/lines\[1\].ingredient: "moondust"/);
   });
 });
 
@@ -236,7 +237,7 @@ describe('names a plain object answers to by itself', () => {
         moments: [{ name: word, temperatureC: 30 }],
         gates: [],
       });
-      const card = benchCard(file, larder, 'cups');
+      const card = benchCard(file, larder, 'standard', 'cups');
       expect(card.moments[0]?.name.toLowerCase()).toBe(word.toLowerCase());
       expect(momentTitle(word)).toBe(word.charAt(0).toUpperCase() + word.slice(1));
       expect(verdictOfUse(word)).toEqual(verdictOfUse(undefined));

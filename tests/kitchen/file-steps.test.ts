@@ -66,7 +66,7 @@ describe('steps of a cook’s own in a formula file', () => {
 
   it('are what the batch is made by: predictions and recipe follow them', () => {
     const file = made();
-    const worked = workFile(file, larder);
+    const worked = workFile(file, larder, 'standard');
     expect(worked?.followed.map(({ step }) => step.kind)).toEqual(['boil', 'pourOver', 'stir']);
     expect(worked?.followed[1]?.additions[0]).toMatchObject({ radiusM: 0.003 });
     const kept = worked && withMethod(file, worked);
@@ -85,13 +85,13 @@ describe('steps of a cook’s own in a formula file', () => {
     const fewer = made(STEPS, ['dark-couverture-60', 'cream-35']);
     const steps = stepsOfFile(fewer.method?.steps ?? [], fewer.lines);
     expect(steps.map(({ adds }) => adds.map(({ row }) => row))).toEqual([[1], [0], [1]]);
-    const faults = workFile(fewer, larder)?.faults.map(({ kind }) => kind);
+    const faults = workFile(fewer, larder, 'standard')?.faults.map(({ kind }) => kind);
     expect(faults).not.toContain('rowInNoStep');
   });
 
   it('say which row goes in nowhere, and how much of it', () => {
     const partly = made([{ ...STEPS[0], adds: [{ ...CREAM, share: 0.6 }] }, ...STEPS.slice(1, 2)]);
-    const nowhere = workFile(partly, larder)?.faults.filter(({ kind }) => kind === 'rowInNoStep');
+    const nowhere = workFile(partly, larder, 'standard')?.faults.filter(({ kind }) => kind === 'rowInNoStep');
     expect(nowhere).toEqual([
       { kind: 'rowInNoStep', row: 0, grams: expect.closeTo(40, 6) },
       { kind: 'rowInNoStep', row: 2, grams: expect.closeTo(100, 6) },

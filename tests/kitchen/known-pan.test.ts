@@ -19,7 +19,7 @@ const pan = keyed(
 
 describe('a pan whose first row nobody knows', () => {
   it('keeps figures with the rows they belong to', () => {
-    const known = knownPan(pan, larder);
+    const known = knownPan(pan, larder, 'standard');
     expect(known.unknown).toEqual(['ghost']);
     expect(known.formula.lines.map(({ ingredient }) => ingredient)).toEqual([
       'dark-couverture-60',
@@ -39,13 +39,13 @@ describe('a pan whose first row nobody knows', () => {
 
   it('lets go the lock of the row that is meant', () => {
     const locked = { ...pan, lines: pan.lines.map((line) => ({ ...line, locked: true })) };
-    const { keys } = knownPan(locked, larder);
+    const { keys } = knownPan(locked, larder, 'standard');
     const draft = applyEdit(locked, { type: 'loosen', things: [{ kind: 'lock', key: keys[1] as string }] });
     expect(draft.lines.map((line) => line.locked)).toEqual([true, true, false, true]);
   });
 
   it('a swap without dairy moves the cream and the butter, not the rows beside them', () => {
-    const known = knownPan(pan, larder);
+    const known = knownPan(pan, larder, 'standard');
     const coconut = larder.get('coconut-cream-22');
     if (!coconut) throw new Error('no coconut cream');
     const substitute = {
@@ -68,7 +68,7 @@ describe('a pan whose first row nobody knows', () => {
   });
 
   it('is predicted from the rows that are known', () => {
-    expect(predictPan(pan, larder)?.prediction.massG).toBeCloseTo(370, 6);
-    expect(predictPan({ ...pan, lines: pan.lines.slice(0, 1) }, larder)).toBeUndefined();
+    expect(predictPan(pan, larder, 'standard')?.prediction.massG).toBeCloseTo(370, 6);
+    expect(predictPan({ ...pan, lines: pan.lines.slice(0, 1) }, larder, 'standard')).toBeUndefined();
   });
 });

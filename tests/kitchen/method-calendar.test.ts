@@ -16,7 +16,7 @@ function readBack(text: string) {
 }
 
 const planned = lanternMillFormulas().map((file) => {
-  const worked = workMethod(file, resolveFormula(file, larder).lines, kitchenOf(file, 22));
+  const worked = workMethod(file, resolveFormula(file, larder, 'standard'), kitchenOf(file, 22));
   if (!worked) throw new Error(file.name);
   return { file, worked, text: workCalendar(file.name, [{ id: 'f-1', file, worked, start: START, nameOf }]) };
 });

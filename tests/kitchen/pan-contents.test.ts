@@ -15,7 +15,7 @@ const FARM_CREAM = { name: 'Farm cream', components: { water: 59, milk_fat: 35, 
 const PRALINE = { name: 'Farm praline', components: { liquid_oil: 40, sucrose: 40, milk_protein: 12 } };
 const withOwn = (own: object, rows: Parameters<typeof fileOf>[0]) =>
   readFormula({ ...fileOf(rows), ingredients: { own } });
-const predict = (file: FormulaFile) => predictPan(keyed(file), larder) as Predicted;
+const predict = (file: FormulaFile) => predictPan(keyed(file), larder, 'standard') as Predicted;
 
 describe('the contents of a pan', () => {
   it('hold what only the formula knows', () => {
@@ -74,7 +74,7 @@ describe('a brief without dairy', () => {
       ['dark-couverture-60', 100],
       ['own', 100],
     ]);
-    const shelf = { formulas: [{ id: 'farm', file }], ingredients: [...larder.values()] };
+    const shelf = { formulas: [{ id: 'farm', file }], ingredients: [...larder.values()], knowledge: undefined };
     const { candidates, leftOut } = ownCandidates({ brief }, plan, shelf, larder);
     expect(candidates).toEqual([]);
     expect(leftOut).toBe(1);
@@ -87,6 +87,7 @@ describe('a brief without dairy', () => {
     const trial = (allergens: typeof cream.allergens) =>
       familyCandidates({ brief }, plan, {
         formulas: [],
+        knowledge: undefined,
         ingredients: [...dairyOnly, { ...cream, id: 'mine', origin: 'own' as const, allergens }],
       }).candidates.some(({ of }) => of.lines.some(({ ingredient }) => ingredient === 'mine'));
     expect(trial([])).toBe(true);
@@ -99,7 +100,7 @@ describe('cautions', () => {
   it('stand in one place: bench and card say the same of every formula', () => {
     for (const file of lanternMillFormulas()) {
       const onBench = cautionLines(panCautions(predict(file).prediction, panContents(file, larder)));
-      expect(benchCard(file, larder, 'grams').cautions).toEqual(onBench);
+      expect(benchCard(file, larder, 'standard', 'grams').cautions).toEqual(onBench);
       expect(onBench.at(-1)).toBe(CAUTION_WORDS.code);
     }
   });
@@ -141,7 +142,7 @@ describe('cautions', () => {
       ['own', 50],
       ['ghost', 3],
     ]);
-    const card = benchCard(file, larder, 'grams');
+    const card = benchCard(file, larder, 'standard', 'grams');
     expect(card.allergens).toBe('milk, soya');
     expect(card.notKnown.join(' ')).toMatch(/Farm praline.*ghost/);
     expect(card.stages.flatMap(({ rows }) => rows).map(({ name }) => name)).toContain('ghost (not in the larder)');

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { learnKitchen } from '@/core/learn/kitchen';
+import { calibrationOf, learnKitchen } from '@/core/learn/kitchen';
 import { massG } from '@/core/pan/pan';
 import { predictFormula } from '@/core/predict/predict-formula';
 import { AFTERWARDS, type BatchEvent, type Happening, toldSchema } from '@/formats/batch';
@@ -9,7 +9,6 @@ import { writeBookCsv } from '@/formats/book-csv';
 import { readFormula } from '@/formats/formula-file';
 import { cookedBatch } from '@/kitchen/cook/cook-batch';
 import { freezeBatch } from '@/kitchen/cook/freeze';
-import { larderHere } from '@/kitchen/larder-here';
 import { compared } from '@/kitchen/record/compared';
 import { keepingOf } from '@/kitchen/record/keeping-of';
 import { storyOf } from '@/kitchen/record/story';
@@ -17,11 +16,12 @@ import { summarise } from '@/kitchen/record/summary';
 import { testsOf } from '@/kitchen/record/tests-of';
 import { learntPhrase, missPhrase } from '@/kitchen/words/test-words';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
+import { hiddenKitchen, MENU, testsIn } from '../support/hidden-kitchens';
 import { fileOf, larder } from '../support/kitchen';
 
 const file = lanternMillFormulas().at(-1);
 const stove = { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 } as const;
-const frozen = file && freezeBatch(file, larder, { times: 1, stove, kitchenC: 22 });
+const frozen = file && freezeBatch(file, larder, 'standard', { times: 1, stove, kitchenC: 22 });
 if (!file || !frozen) throw new Error('nothing to cook');
 const cooked = cookedBatch(frozen);
 const steps = cooked.method.followed.length;
@@ -131,15 +131,16 @@ describe('the tests of a batch', () => {
   });
 
   it('say the same whether the batch was frozen by the book or as this kitchen pours', () => {
-    const pours = learnKitchen([
-      ...[0, 1, 2, 3].map(() => ({ about: 'warm', residual: -0.4, se: 0.25 }) as const),
-      { about: 'cold', residual: 0.6, se: 0.35 },
-    ]);
-    const here = freezeBatch(file, larderHere([...larder.values()], pours), { times: 1, stove, kitchenC: 22 });
+    const knowledge = learnKitchen(testsIn(hiddenKitchen(4), MENU, 3));
+    const { warm, cold, gel, time } = knowledge.offsets;
+    const own = { times: 1, stove, kitchenC: 22 };
+    const here = freezeBatch(file, larder, calibrationOf(knowledge, undefined), own);
     if (!here) throw new Error('nothing to cook');
-    expect(here.file.process.warmOffset).toBeCloseTo(pours.offsets.warm.mean, 9);
-    expect(here.file.process.coldOffset).toBeCloseTo(pours.offsets.cold.mean, 9);
-    expect(pours.offsets.cold.mean).toBeGreaterThan(0.1);
+    expect(here.file.process.warmOffset).toBeCloseTo(warm.mean, 9);
+    expect(here.file.process.coldOffset).toBeCloseTo(cold.mean, 9);
+    expect(here.file.process.gelOffset).toBeCloseTo(gel.mean, 9);
+    expect(here.file.process.timeOffset).toBeCloseTo(time.mean, 9);
+    expect(Math.abs(cold.mean)).toBeGreaterThan(0.1);
     const [book, kitchen] = [testsOf(head, frozen, events), testsOf(head, here, events)];
     expect(kitchen.tests.map(({ reading }) => reading?.residual)).toEqual(
       book.tests.map(({ reading }) => reading?.residual),
@@ -214,6 +215,7 @@ describe('what keeping is judged by', () => {
         name: 'Weir water',
       }),
       larder,
+      'standard',
       { times: 1, stove, kitchenC: 22 },
     );
     if (!plant) throw new Error('it can be frozen');

@@ -21,9 +21,9 @@ const jar = (high: number | undefined, cream = 200) =>
     method: { way: 'reheated' },
   });
 function splashOf(file: ReturnType<typeof jar>) {
-  const worked = workFile(file, larder);
+  const worked = workFile(file, larder, 'standard');
   const lostG = worked?.followed.at(-1)?.end.lostWaterG ?? 0;
-  return worked && reheatingSplash(resolveFormula(file, larder), worked.pourC, lostG);
+  return worked && reheatingSplash(resolveFormula(file, larder, 'standard'), worked.pourC, lostG);
 }
 
 describe('warmed again', () => {
@@ -40,7 +40,7 @@ describe('warmed again', () => {
   });
 
   it('held warm it loses water and skins sooner the hotter it is, and less in a damp kitchen', () => {
-    const pan = workFile({ ...jar(20), method: { way: 'pouredOver' } }, larder)?.followed.at(-1)?.end;
+    const pan = workFile({ ...jar(20), method: { way: 'pouredOver' } }, larder, 'standard')?.followed.at(-1)?.end;
     if (!pan) throw new Error('nothing was made');
     const [cool, hot] = [holdWarm(pan, 35), holdWarm(pan, 60)];
     expect(hot.lostGPerHour).toBeGreaterThan(3 * cool.lostGPerHour);

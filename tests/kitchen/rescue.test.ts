@@ -24,7 +24,7 @@ const UNFIT: Partial<Record<(typeof SEEN)[number], string>> = {
 const WATER = ADDITIVES[0] as Ingredient;
 
 const inputs = lanternMillFormulas().map((file) => {
-  const formula = resolveFormula(file, larder);
+  const formula = resolveFormula(file, larder, 'standard');
   const components = predictFormula(formula)?.components ?? new Float64Array();
   return {
     file,

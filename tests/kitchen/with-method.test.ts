@@ -16,7 +16,11 @@ const named = (name: string) => {
 };
 const nameOf = (id: string) => larder.get(id)?.name ?? id;
 const work = (file: ReturnType<typeof named>, way: 'starchSauce' | 'stickBlender' | 'reheated') => {
-  const worked = workMethod({ ...file, method: { way } }, resolveFormula(file, larder).lines, kitchenOf(file, 22));
+  const worked = workMethod(
+    { ...file, method: { way } },
+    resolveFormula(file, larder, 'standard'),
+    kitchenOf(file, 22),
+  );
   if (!worked) throw new Error(way);
   return worked;
 };

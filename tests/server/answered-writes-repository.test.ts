@@ -84,7 +84,7 @@ describe('a write under a key', () => {
 it('thirty batches begun at once get thirty numbers', async () => {
   const stove = { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 } as const;
   const [file] = lanternMillFormulas();
-  const frozen = file && (freezeBatch(file, larder, { times: 1, stove, kitchenC: 22 }) as FrozenBatch);
+  const frozen = file && (freezeBatch(file, larder, 'standard', { times: 1, stove, kitchenC: 22 }) as FrozenBatch);
   if (!frozen) throw new Error('nothing to cook');
   const begun = await Promise.all(Array.from({ length: 30 }, () => beginBatch(kitchen.db, 'f', frozen, now)));
   expect(begun.map(({ number }) => number).sort((a, b) => a - b)).toEqual(Array.from({ length: 30 }, (_, i) => i + 1));

@@ -29,7 +29,7 @@ const withLecithin: FormulaFile = {
   method: undefined,
   lines: [line('cream-35', 240), line('dark-couverture-60', 200), line('lecithin-soy', 0.4)],
 };
-const frozen = freezeBatch(withLecithin, larder, { times: 1, stove, kitchenC: 22 }) as FrozenBatch;
+const frozen = freezeBatch(withLecithin, larder, 'standard', { times: 1, stove, kitchenC: 22 }) as FrozenBatch;
 const START = Date.UTC(2026, 10, 28, 8);
 const minute = (n: number) => new Date(START + n * 60_000);
 const toldAt = (what: Happening, minutes: number, tablet = 'a'): Told => ({

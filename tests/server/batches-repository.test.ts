@@ -16,7 +16,7 @@ import { larder } from '../support/kitchen';
 
 const STOVE = { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 } as const;
 const gloss = lanternMillFormulas().at(-1) as FormulaFile;
-const frozen = freezeBatch(gloss, larder, { times: 2, stove: STOVE, kitchenC: 24 }) as FrozenBatch;
+const frozen = freezeBatch(gloss, larder, 'standard', { times: 2, stove: STOVE, kitchenC: 24 }) as FrozenBatch;
 const told = (what: Happening, key: string = randomUUID()): Told => ({ key, tablet: 'a', tabletMs: 5, what });
 const at = (second: number) => new Date(Date.UTC(2026, 0, 1, 8, 0, second));
 
@@ -31,7 +31,7 @@ describe('what a batch is begun with', () => {
     expect(frozen.file.lines.map(({ grams }) => grams)).toEqual(gloss.lines.map(({ grams }) => 2 * grams));
     expect(frozen.file.method?.steps?.length).toBeGreaterThan(5);
     // No larder is needed any more, and the method is the one that was worked out.
-    const lines = resolveFormula(frozen.file, new Map()).lines;
+    const lines = resolveFormula(frozen.file, new Map(), 'standard');
     const again = workMethod(frozen.file, lines, kitchenOf(frozen.file, 24, STOVE));
     expect(again?.followed.map(({ step: { kind } }) => kind)).toEqual(
       frozen.file.method?.steps?.map(({ kind }) => kind),
@@ -42,9 +42,9 @@ describe('what a batch is begun with', () => {
   it('is nothing where a row is unknown or no way suits', () => {
     const unknown = { ...gloss, lines: [...gloss.lines, { ingredient: 'nobody', grams: 5, locked: false }] };
     const asked = { times: 1, stove: STOVE, kitchenC: 22 };
-    expect(freezeBatch(unknown, larder, asked)).toBeUndefined();
+    expect(freezeBatch(unknown, larder, 'standard', asked)).toBeUndefined();
     expect(
-      freezeBatch({ ...gloss, lines: [{ ingredient: 'water', grams: 90, locked: false }] }, larder, asked),
+      freezeBatch({ ...gloss, lines: [{ ingredient: 'water', grams: 90, locked: false }] }, larder, 'standard', asked),
     ).toBeUndefined();
   });
 });

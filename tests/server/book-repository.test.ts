@@ -23,7 +23,7 @@ import { larder } from '../support/kitchen';
 const [syrup, , fudge] = lanternMillFormulas();
 const stove = { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 } as const;
 const frozenOf = (file: typeof syrup) => {
-  const frozen = file && freezeBatch(file, larder, { times: 1, stove, kitchenC: 22 });
+  const frozen = file && freezeBatch(file, larder, 'standard', { times: 1, stove, kitchenC: 22 });
   if (!frozen) throw new Error('nothing to cook');
   return frozen;
 };

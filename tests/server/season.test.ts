@@ -36,7 +36,9 @@ it('has something to teach: its tests find how the mill differs from the book', 
       }),
     );
     const { tests, chocolate } = testsOf({ startedMs: madeAt.getTime() }, frozen, events);
-    return tests.flatMap(({ reading }) => (reading ? [{ ...reading, chocolate }] : []));
+    return tests.flatMap(({ reading }) =>
+      reading ? [{ ...reading, chocolate, months: 0, formula: frozen.file.name }] : [],
+    );
   });
   const { offsets, tests } = learnKitchen(readings);
   expect(tests).toBeGreaterThan(20);

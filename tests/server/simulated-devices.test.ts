@@ -89,7 +89,7 @@ describe('the probe for practice', () => {
   it('follows the pan of a batch along its step, from its beginning to its end', () => {
     const file = lanternMillFormulas().at(-1);
     const stove = { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 } as const;
-    const frozen = file && freezeBatch(file, larder, { times: 1, stove, kitchenC: 22 });
+    const frozen = file && freezeBatch(file, larder, 'standard', { times: 1, stove, kitchenC: 22 });
     if (!frozen) throw new Error('nothing to cook');
     const cooked = cookedBatch(frozen);
     const first = cooked.method.followed[0];

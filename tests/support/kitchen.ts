@@ -34,7 +34,7 @@ type Row = readonly [ingredient: string, grams: number, more?: object];
 
 /** A formula from larder rows. Moments: pan 60, pour 36, bench 20, fridge 4 °C after 12 h. */
 export function formulaOf(rows: readonly Row[], gates: readonly Gate[] = [], process: Partial<Process> = {}): Formula {
-  return resolveFormula(readFormula(fileOf(rows, gates, process)), larder);
+  return resolveFormula(readFormula(fileOf(rows, gates, process)), larder, 'standard');
 }
 
 /** The same as a formula file. */

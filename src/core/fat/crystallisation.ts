@@ -20,13 +20,21 @@ const MELT_OUT_PER_HOUR = 10;
  * @example crystallised([[4, 20]], 1) // 0.5
  */
 export function crystallised(history: ThermalHistory, waterContinuous: number, timeOffset = 0): number {
-  return crystallisedAt(crystalClock(history), waterContinuous, timeOffset);
+  return crystallisedAt(crystalAge(crystalClock(history), waterContinuous), timeOffset);
 }
 
-/** The same from an age already worked out by {@link crystalClock}. */
-export function crystallisedAt(clock: number, waterContinuous: number, timeOffset: number): number {
-  const age = (1 + K.bulkSpeed * (1 - waterContinuous)) * Math.exp(-timeOffset) * clock + 1e-9;
-  return 1 - Math.exp(-Math.LN2 * age ** K.avramiPower);
+/**
+ * Age of the crystals of a batch: bulk fat ages faster than droplets.
+ *
+ * @param clock from {@link crystalClock}
+ * @returns 1 at the half time
+ */
+export const crystalAge = (clock: number, waterContinuous: number) => (1 + K.bulkSpeed * (1 - waterContinuous)) * clock;
+
+/** How far the fat has come, 0-1, from the age of its crystals. */
+export function crystallisedAt(age: number, timeOffset: number): number {
+  const here = (timeOffset === 0 ? age : age * Math.exp(-timeOffset)) + 1e-9;
+  return 1 - Math.exp(-Math.LN2 * here ** K.avramiPower);
 }
 
 /**

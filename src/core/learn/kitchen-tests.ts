@@ -1,16 +1,15 @@
-import { filmThickness, yieldForSpoonLine } from '../flow/film';
 import { yieldToStand } from '../flow/piping';
-import { PLATE_TEST } from '../flow/ring-spread';
-import { spreadMultiplier } from '../flow/spread-inversion';
+import { PLATE_TEST, RING_MM } from '../flow/ring-spread';
 import { type ThermalHistory, usualHistory } from '../matter/process';
 import { BARELY_SET_PA } from '../pan/setting-time';
 import { pouredBody, stand, standingFlow, stillMaterial } from '../pan/still';
-import { type Batch, type State, stateAt } from '../predict/state';
+import { type Batch, stateAt } from '../predict/state';
 import { COOLING_PLACES } from '../set/cooling';
 import { yieldFromBall, yieldFromDroppedBall, yieldFromDroppedRod } from '../set/indentation';
 import { READING_SD } from './calibration';
+import { type Evidence, type FlowMeasured, hasHeld, type Leaning, leaningOf, NO_OFFSETS } from './evidence';
 import { LAMP_SHINE, type LampSeen } from './lamp';
-import type { Learnt } from './learnt';
+import { KITCHEN_PRIOR, LEARNT, type Learnt } from './learnt';
 import type { Felt, Tasted } from './tongue';
 
 interface Set {
@@ -53,17 +52,18 @@ export type KitchenTest =
       readonly aroundC: number;
     };
 
-/** What one test says: how far off the book is, in natural logarithms (for shine on the index before its curve). */
+/** What one test says: how far off the standard figures are, in natural logarithms (for shine on the index before its curve). */
 export interface TestReading {
+  /** what it says most of */
   readonly about: Learnt;
-  /** above 0: thicker, firmer, shinier or slower than the book */
+  /** above 0: thicker, firmer, shinier or slower than the standard figures; 0 where a yes or no is as they say */
   readonly residual: number;
   /** standard error of it */
   readonly se: number;
+  /** all it takes to hold it against the model with any offsets */
+  readonly evidence: Evidence;
 }
 
-/** From here on it flows: below, it has set (J). */
-const WARM_FROM_C = 28;
 /** What is dropped reads high, by the speed it comes with (J). */
 const DROPPED_TIMES = 1.75;
 const HANDLE = { weightG: 20, dropMm: 100, endMm: 9 };
@@ -74,55 +74,25 @@ const FILM = { heightM: 0.05, seconds: 5 };
 export const TEST_SE = {
   ring: READING_SD.ringOrFilm,
   film: READING_SD.ringOrFilm,
-  spoonLine: READING_SD.feel,
+  spoonLine: READING_SD.threshold,
   handle: READING_SD.dentOrCone,
   ball: READING_SD.dentOrCone,
   spoonRest: READING_SD.dentOrCone,
-  stands: READING_SD.feel,
+  stands: READING_SD.threshold,
   feels: READING_SD.feel,
   lamp: 0.5,
-  sets: 0.3,
+  sets: READING_SD.chillTime,
   taste: undefined,
   grains: undefined,
 } as const satisfies Record<KitchenTest['test'], number | undefined>;
-/** A ring no wider than itself is read as this, mm. */
-const LEAST_RING_MM = 50.5;
 /** How often a layer is looked at while it sets, h, and until when. */
 const LOOK_H = 1 / 12;
 const LONGEST_H = 72;
-const LN_REACH = Math.log(1e4);
-const HALVINGS = 50;
+/** By how much an offset is moved to see how the hours to set follow it. */
+const TIME_STEP = 0.3;
 
 const logit = (index: number) => Math.log(index / (100 - index));
 const historyOf = ({ temperatureC, hours }: Set): ThermalHistory => [[Math.max(hours, 0.05), temperatureC]];
-const aboutFlow = (temperatureC: number): Learnt => (temperatureC >= WARM_FROM_C ? 'warm' : 'cold');
-
-/** The factor on the whole flow that makes a film as thick as it was; its logarithm. */
-function lnFilmFactor({ flow }: State, mm: number): number {
-  let [low, high] = [-LN_REACH, LN_REACH];
-  for (let i = 0; i < HALVINGS; i++) {
-    const middle = (low + high) / 2;
-    const factor = Math.exp(middle);
-    const thick = filmThickness(
-      {
-        apparentViscosityPaS: factor * flow.apparentViscosityPaS,
-        yieldStressPa: factor * flow.yieldStressPa,
-        densityKgM3: flow.phases.densityKgM3,
-      },
-      FILM.heightM,
-      FILM.seconds,
-    );
-    if (thick < mm) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
-}
-
-/** What a yes or no to a threshold says: nothing where the book says the same. */
-const lnBeyond = (thresholdPa: number, yieldPa: number, holds: boolean) => {
-  const needed = Math.log(thresholdPa / Math.max(yieldPa, 1e-9));
-  return holds ? Math.max(needed, 0) : Math.min(needed, 0);
-};
 
 /** Hours until a layer has barely set in its middle; nothing where it does not in three days. */
 export function hoursToSet(batch: Batch, depthMm: number, fromC: number, aroundC: number): number | undefined {
@@ -153,54 +123,88 @@ function yieldOfDent(test: Extract<KitchenTest, { depthMm: number; temperatureC:
   return yieldFromBall(SPOON.weightG, SPOON.radiusMm, Math.min(depth, SPOON.radiusMm));
 }
 
+/** What a test says most of: what it would move furthest, before any other test. */
+function mostOf({ slopes }: Leaning): Learnt {
+  const weight = (about: Learnt) => Math.abs(slopes[about]) * KITCHEN_PRIOR[about].sd ** 2;
+  return LEARNT.reduce((most, about) => (weight(about) > weight(most) ? about : most));
+}
+
+/** A reading by its evidence. */
+export function readingOf(evidence: Evidence, se: number): TestReading {
+  const leaning = leaningOf(evidence, NO_OFFSETS);
+  const held = hasHeld(evidence);
+  const { away } = leaning;
+  const residual = held === undefined ? away : held ? Math.max(away, 0) : Math.min(away, 0);
+  return { about: mostOf(leaning), residual, se, evidence };
+}
+
+/** How long a layer took to set, and how the model's own hours follow each offset. */
+function timeEvidence(batch: Batch, test: Extract<KitchenTest, { test: 'sets' }>): Evidence | undefined {
+  const lnHours = (of: Batch) => {
+    const hours = hoursToSet(of, test.depthMm, test.fromC, test.aroundC);
+    return hours === undefined ? undefined : Math.log(hours);
+  };
+  const standard = lnHours(batch);
+  if (standard === undefined) return undefined;
+  const slope = (name: 'warmOffset' | 'coldOffset' | 'gelOffset' | 'timeOffset') => {
+    const moved = lnHours({
+      ...batch,
+      mixture: { ...batch.mixture, process: { ...batch.mixture.process, [name]: TIME_STEP } },
+    });
+    return moved === undefined ? 0 : (moved - standard) / TIME_STEP;
+  };
+  return {
+    of: 'time',
+    away: Math.log(test.hours) - standard,
+    slopes: {
+      warm: slope('warmOffset'),
+      cold: slope('coldOffset'),
+      gel: slope('gelOffset'),
+      time: slope('timeOffset'),
+    },
+  };
+}
+
+/** What was measured of a flow by a test that measures one. */
+function measuredOf(test: FlowTest, densityKgM3: number): FlowMeasured {
+  switch (test.test) {
+    case 'ring': {
+      const { diameterMm, seconds } = test;
+      return { kind: 'ring', diameterMm, seconds, volumeMl: PLATE_TEST.volumeMl, ringMm: RING_MM };
+    }
+    case 'film':
+      return { kind: 'film', mm: test.mm, lengthM: FILM.heightM, seconds: FILM.seconds };
+    case 'spoonLine':
+      return { kind: 'spoonLine', held: test.holds };
+    case 'stands':
+      return { kind: 'stands', neededPa: yieldToStand(test.heightMm, densityKgM3), held: test.holds };
+    case 'feels':
+      return { kind: 'resistance', pa: test.likePa };
+    default:
+      return { kind: 'yieldStress', pa: yieldOfDent(test) };
+  }
+}
+
+type FlowTest = Exclude<KitchenTest, { readonly test: 'taste' | 'grains' | 'lamp' | 'sets' }>;
+
 /**
  * What a test says of a batch.
  *
- * @param batch as the book reckons it: without any offset of the kitchen
- * @returns nothing where the book has no figure to hold it against
+ * @param batch with the standard figures: without any offset of the kitchen
+ * @returns nothing where there is no figure to hold it against
  * @see science of kitchen tests: rings and films (published), dents (Tabor 1951), thresholds and lamps (judgement)
  */
 export function readTest(batch: Batch, test: KitchenTest): TestReading | undefined {
-  if (test.test === 'sets') {
-    const reckoned = hoursToSet(batch, test.depthMm, test.fromC, test.aroundC);
-    return reckoned === undefined
-      ? undefined
-      : { about: 'time', residual: Math.log(test.hours / reckoned), se: TEST_SE.sets };
-  }
   if (test.test === 'taste' || test.test === 'grains' || sinksIn(test)) return undefined;
-  const history = 'hours' in test ? historyOf(test) : usualHistory(test.temperatureC);
-  const state = stateAt(batch, test.temperatureC, history);
-  const { flow } = state;
-  const about = aboutFlow(test.temperatureC);
-  switch (test.test) {
-    case 'ring': {
-      const reckoned = { ...flow, densityKgM3: flow.phases.densityKgM3 };
-      const reading = { ...PLATE_TEST, seconds: test.seconds, diameterMm: Math.max(test.diameterMm, LEAST_RING_MM) };
-      return { about, residual: Math.log(spreadMultiplier(reckoned, reading)), se: TEST_SE.ring };
-    }
-    case 'film':
-      return { about, residual: lnFilmFactor(state, test.mm), se: TEST_SE.film };
-    case 'spoonLine': {
-      const needed = yieldForSpoonLine({ ...flow, densityKgM3: flow.phases.densityKgM3 });
-      return { about, residual: lnBeyond(needed, flow.yieldStressPa, test.holds), se: TEST_SE.spoonLine };
-    }
-    case 'stands': {
-      const needed = yieldToStand(test.heightMm, flow.phases.densityKgM3);
-      return { about, residual: lnBeyond(needed, flow.yieldStressPa, test.holds), se: TEST_SE.stands };
-    }
-    case 'feels':
-      return { about, residual: Math.log(test.likePa / flow.resistancePa), se: TEST_SE.feels };
-    case 'lamp':
-      return {
-        about: 'shine',
-        residual: logit(LAMP_SHINE[test.seen]) - logit(Math.min(Math.max(state.shine, 1), 99)),
-        se: TEST_SE.lamp,
-      };
-    default:
-      return {
-        about,
-        residual: Math.log(yieldOfDent(test) / Math.max(flow.yieldStressPa, 1e-9)),
-        se: TEST_SE[test.test],
-      };
+  if (test.test === 'sets') {
+    const evidence = timeEvidence(batch, test);
+    return evidence && readingOf(evidence, TEST_SE.sets);
   }
+  const state = stateAt(batch, test.temperatureC, 'hours' in test ? historyOf(test) : usualHistory(test.temperatureC));
+  if (test.test === 'lamp') {
+    const away = logit(LAMP_SHINE[test.seen]) - logit(Math.min(Math.max(state.shine, 1), 99));
+    return readingOf({ of: 'shine', away }, TEST_SE.lamp);
+  }
+  const { parts } = state.flow;
+  return readingOf({ of: 'flow', parts, measured: measuredOf(test, parts.densityKgM3) }, TEST_SE[test.test]);
 }

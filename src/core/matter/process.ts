@@ -28,11 +28,12 @@ export interface Process {
   readonly gelOffset: number;
   /** this kitchen's ln offset of the time it takes to set: above 0 slower */
   readonly timeOffset: number;
-  /** what this kitchen's own tests taught, where they are taken into account: how sure both offsets are, and its offset of shine */
+  /** what this kitchen's own tests taught, where they are taken into account: how sure its figures are, ln, and its offset of shine */
   readonly learnt?:
     | {
         readonly warmSd: number;
         readonly coldSd: number;
+        readonly gelSd: number;
         readonly shine: { readonly mean: number; readonly sd: number };
       }
     | undefined;

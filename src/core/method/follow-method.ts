@@ -85,7 +85,7 @@ function happens(step: MethodStep, start: PanState, kitchen: MethodKitchen) {
   if (end.kind === 'stand') {
     const place = { surface: COOLING_PLACES.fridge, aroundC: kitchen.fridgeC };
     const quarters = Array.from({ length: 8 }, () => ({ ...place, hours: end.hours / 8 }));
-    const { after, readings } = settle(start, bowlOf(start), quarters);
+    const { after, readings } = settle(start, bowlOf(start), quarters, kitchen.offsets);
     const along = readings.map(({ hours, centre }) => [start.seconds + 3600 * hours, centre.temperatureC] as const);
     return {
       end: after,

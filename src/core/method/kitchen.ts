@@ -1,5 +1,6 @@
 import { HOB_EFFICIENCY } from '../pan/heat-source';
 import { USUAL_KITCHEN } from '../pan/vessel';
+import { type FlowOffsets, NO_FLOW_OFFSETS } from '../predict/flow-parts';
 
 /** What a method is worked with. */
 export interface MethodKitchen {
@@ -15,6 +16,8 @@ export interface MethodKitchen {
   readonly altitudeM: number;
   /** °C things come from: the fridge; the rest is as warm as the kitchen */
   readonly fridgeC: number;
+  /** ln, of what is made here: nothing for the standard figures */
+  readonly offsets: FlowOffsets;
 }
 
 /** A small kitchen (J). */
@@ -26,4 +29,5 @@ export const USUAL_METHOD_KITCHEN: MethodKitchen = {
   efficiency: HOB_EFFICIENCY.gas,
   microwaveW: 800,
   fridgeC: 5,
+  offsets: NO_FLOW_OFFSETS,
 };

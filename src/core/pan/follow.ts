@@ -99,6 +99,21 @@ const noHotterThan = (pan: PanState, mostC: number): PanState => ({
 export const isDissolved = ({ lumps }: PanState) =>
   lumps.every(({ kind, grams, startG }) => kind !== 'grain' || grams <= DISSOLVED_SHARE * startG);
 
+/** Why a step is left before its end, if it is. */
+const whyStopped = (isDry: boolean, isLate: boolean, isStanding: boolean): Stopped | undefined =>
+  isDry ? 'dry' : isLate ? 'time' : isStanding ? 'standing' : undefined;
+
+/** Looks now and then whether anything moves that the end waits for. */
+function standing(end: End, start: PanState, isHeated: boolean): (pan: PanState) => boolean {
+  let looked = start;
+  return (pan) => {
+    if (COMES_ANYWAY.has(end.kind) || pan.seconds - looked.seconds < STANDING.seconds) return false;
+    const was = looked;
+    looked = pan;
+    return !hasMoved(was, pan, isHeated);
+  };
+}
+
 /** Whether a step is over. */
 function isOver(end: End, pan: PanState, start: PanState, boilsAtC: number): boolean {
   if (end.kind === 'boil') return partOf(pan.liquid, 'water') > 0 && pan.temperatureC >= boilsAtC - AT_THE_BOIL_C;
@@ -137,25 +152,19 @@ export function follow(
   const boilsAtC = () => read?.reading.boilsAtC ?? Number.POSITIVE_INFINITY;
   const limit = start.seconds + limitSeconds;
   let reached = isOver(end, pan, start, boilsAtC());
-  let looked = pan;
   let stopped: Stopped | undefined;
+  const stands = standing(end, start, isHeated);
   while (!reached && !stopped) {
     const left = end.kind === 'seconds' ? start.seconds + end.seconds - pan.seconds : 1;
     const seconds = Math.min(1, left, limit - pan.seconds);
     if (!read && !isDry()) read = readNow(pan);
     pan = read ? advance(pan, doing, seconds, read.reading) : advance(pan, doing, seconds, NO_LIQUID);
     if (read && !stillStands(read, pan)) read = readNow(pan);
+    const boiledDry = isHeated && isBoiledDry(pan, boilsAtC());
+    if (boiledDry) pan = noHotterThan(pan, boilsAtC() + DRY.aboveBoilC);
     onSecond?.(pan);
-    reached = isOver(end, pan, start, boilsAtC());
-    if (reached) break;
-    if (isHeated && isBoiledDry(pan, boilsAtC())) {
-      stopped = 'dry';
-      pan = noHotterThan(pan, boilsAtC() + DRY.aboveBoilC);
-    } else if (pan.seconds >= limit - 1e-9) stopped = 'time';
-    else if (pan.seconds - looked.seconds >= STANDING.seconds) {
-      if (!COMES_ANYWAY.has(end.kind) && !hasMoved(looked, pan, isHeated)) stopped = 'standing';
-      looked = pan;
-    }
+    reached = !boiledDry && isOver(end, pan, start, boilsAtC());
+    stopped = reached ? undefined : whyStopped(boiledDry, pan.seconds >= limit - 1e-9, stands(pan));
   }
   const seconds = pan.seconds - start.seconds;
   const told = { seconds, reached, ...(stopped && { stopped }) };

@@ -1,3 +1,4 @@
+import type { FlowOffsets } from '../predict/flow-parts';
 import { flowAt } from '../predict/state';
 import type { Body } from '../set/cooling';
 import type { PanState } from './pan';
@@ -26,10 +27,16 @@ export interface SettingTime {
  * @param pan something in it, as warm as it is poured
  * @param body what it is poured into
  * @param place where it stands
+ * @param offsets of the kitchen it stands in
  * @returns about a tenth either way, as often as is looked
  */
-export function settingTime(pan: PanState, body: Body, place: Omit<Standing, 'hours'>): SettingTime {
-  const batch = batchOfPan(pan);
+export function settingTime(
+  pan: PanState,
+  body: Body,
+  place: Omit<Standing, 'hours'>,
+  offsets: FlowOffsets,
+): SettingTime {
+  const batch = batchOfPan(pan, offsets);
   const material = stillMaterial(batch);
   let still = pouredBody(body, pan.temperatureC);
   let edgeH: number | undefined;

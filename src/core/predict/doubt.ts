@@ -1,4 +1,3 @@
-import { LEFT_OVER_SD, PRIOR } from '../learn/calibration';
 import type { Mixture } from '../matter/mixture';
 import { sigmoid } from '../smooth';
 import type { Flow } from './state';
@@ -23,6 +22,8 @@ const DAIRY_GANACHE = { lnViscosity: 0.5, lnYield: 0.7, waterActivity: 0.01 };
 const OTHER_FAMILY = { lnViscosity: 0.8, lnYield: 1, waterActivity: 0.015 };
 const LN_GEL = 0.7;
 const SHINE_SD = 0.8;
+/** What stays unknown of a shine however often a kitchen has looked (J). */
+const SHINE_LEFT_SD = 0.3;
 
 /** Parts of the batch within which a dairy ganache lies, and how gradually it ends there (J). */
 const WATER = { least: 0.17, most: 0.43, width: 0.008 };
@@ -49,16 +50,7 @@ function asDairyGanache(mixture: Mixture): number {
 }
 
 /**
- * What is left of a doubt once a kitchen has measured: the part all its batches share is as sure as its tests made it, the rest stays. Never
- * wider than it was.
- */
-function learntDoubt(before: number, shared: number, learnt: number): number {
-  const rest = Math.sqrt(Math.max(before ** 2 - shared ** 2, LEFT_OVER_SD ** 2));
-  return Math.min(before, Math.hypot(rest, learnt));
-}
-
-/**
- * How far the model may be off for this kind of batch (judgement). Between families variances mix with the shares.
+ * How far the model may be off for this kind of batch (judgement). Between families variances mix with the shares. A kitchen's own tests never widen it.
  *
  * @param mixture the batch, mass above 0
  */
@@ -78,10 +70,11 @@ export function modelDoubt(mixture: Mixture): ModelDoubt {
   if (!learnt) return doubt;
   return {
     ...doubt,
-    lnViscosity: learntDoubt(doubt.lnViscosity, PRIOR.warm.sd, learnt.warmSd),
-    lnYield: learntDoubt(doubt.lnYield, PRIOR.cold.sd, learnt.coldSd),
-    lnWarmYield: learntDoubt(doubt.lnWarmYield, PRIOR.warm.sd, learnt.warmSd),
-    shine: learntDoubt(doubt.shine, PRIOR.shine.sd, learnt.shine.sd),
+    lnViscosity: Math.min(doubt.lnViscosity, learnt.warmSd),
+    lnYield: Math.min(doubt.lnYield, learnt.coldSd),
+    lnWarmYield: Math.min(doubt.lnWarmYield, learnt.warmSd),
+    lnGel: Math.min(doubt.lnGel, learnt.gelSd),
+    shine: Math.min(doubt.shine, Math.hypot(learnt.shine.sd, SHINE_LEFT_SD)),
   };
 }
 

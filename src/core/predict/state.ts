@@ -1,6 +1,6 @@
-import { crystallisedAt } from '../fat/crystallisation';
+import { crystalAge } from '../fat/crystallisation';
 import { type MeltingRange, meltingRange, solidFat } from '../fat/solid-fat';
-import { cassonViscosity, SLOW_STIR } from '../flow/casson';
+import { SLOW_STIR } from '../flow/casson';
 import { cocoaYield } from '../flow/cocoa-yield';
 import { type FatContinuous, fatContinuous } from '../flow/fat-continuous';
 import { type Phases, phases } from '../flow/phases';
@@ -8,16 +8,15 @@ import type { Climate } from '../matter/climate';
 import type { ComponentVector } from '../matter/components';
 import { foldMixture, type Mixture } from '../matter/mixture';
 import type { Process, ThermalHistory } from '../matter/process';
-import { K } from '../model-constants';
 import { type Dissolved, dissolve, type Solvent, solvent } from '../serum/dissolved';
 import { type Serum, serum } from '../serum/viscosity';
 import { waterActivity } from '../serum/water-activity';
-import { bridging, fatNetworkYield, networkFat, solidFatFraction, workedFactor } from '../set/fat-network';
+import { bridging, fatNetworkYield, restingNetworkFat, solidFatFraction, workedFactor } from '../set/fat-network';
 import { gelYield } from '../set/gels';
 import { bloomRisk, grain, shineIndex } from '../shine/shine-index';
-import { halfPower } from '../smooth';
 import { type Risks, risks } from '../stability/risks';
 import { climateAt } from './climate';
+import { type CombinedFlow, combineFlow, type FlowParts, offsetsOf } from './flow-parts';
 
 /** A batch with all that does not depend on temperature worked out once. */
 export interface Batch {
@@ -40,29 +39,17 @@ export function prepareBatch(grams: ComponentVector, process: Process): Batch {
 }
 
 /** How a batch flows and sets at one temperature after one history. */
-export interface Flow {
+export interface Flow extends CombinedFlow {
   readonly temperatureC: number;
   readonly dissolved: Dissolved;
   readonly serum: Serum;
   readonly phases: Phases;
-  /** how far the fat has come towards its rest, 0-1 */
-  readonly crystallised: number;
+  /** what the offsets of a kitchen act on */
+  readonly parts: FlowParts;
   /** share of all fat that is solid, 0-1 */
   readonly solidFatFraction: number;
-  /** volume share of solid fat that builds a network, 0-1 */
-  readonly networkFat: number;
-  /** parts of the water-continuous yield stress, Pa */
-  readonly cocoaYieldPa: number;
-  readonly gelYieldPa: number;
-  readonly fatYieldPa: number;
   /** seizing of the fat-continuous branch, 0-1 */
   readonly seizing: number;
-  /** Pa */
-  readonly yieldStressPa: number;
-  /** Pa·s, at high shear */
-  readonly plasticViscosityPaS: number;
-  /** Pa·s at 10 1/s */
-  readonly apparentViscosityPaS: number;
   /** Pa at 10 1/s: resistance to the spoon */
   readonly resistancePa: number;
 }
@@ -76,15 +63,8 @@ export interface State {
   readonly risks: Risks;
 }
 
-/** Keeps the logarithm of a yield stress of nothing finite. */
-const TRACE_YIELD_PA = 1e-6;
-
 /**
- * Flow of a batch at one temperature: the water-continuous and the fat-continuous branch, blended by how far the emulsion is from
- * inverting: viscosities in logarithms, yields in roots, so that a side without a yield does not erase the other (blend: judgement).
- *
- * The yield stress of a paste filled with particles grows as the root of (1 - share) x viscosity factor (Chateau, Ovarlez & Trung 2008,
- * published).
+ * Flow of a batch at one temperature, in the kitchen of its process.
  *
  * @param batch from {@link prepareBatch}, mass above 0
  * @param temperatureC °C, 0-95 in the data behind the laws
@@ -94,55 +74,47 @@ export function flowAt(batch: Batch, temperatureC: number, history: ThermalHisto
   return flowIn(batch, climateAt(temperatureC, history));
 }
 
-/** {@link flowAt} for a climate that was prepared: sweeps over many batches read the same ones. */
+/**
+ * {@link flowAt} for a climate that was prepared: sweeps over many batches read the same ones.
+ *
+ * The yield stress of a paste filled with particles grows as the root of (1 - share) x viscosity factor (Chateau, Ovarlez & Trung 2008,
+ * published).
+ */
 export function flowIn(batch: Batch, climate: Climate): Flow {
   const { mixture, inFat } = batch;
-  const { temperatureC } = climate;
+  const { process } = mixture;
   const dissolved = dissolve(mixture, batch.solvent, climate);
   const syrup = serum(mixture, dissolved, climate);
   const room = phases(mixture, dissolved);
   const { waterContinuous, particlePacking, dropletPacking } = room;
-
-  const handling = Math.exp(0.4 * (mixture.process.mix - 0.6) + mixture.process.warmOffset);
-  const viscosityInWater = syrup.viscosityPaS * particlePacking * dropletPacking * handling;
-
+  const handling = Math.exp(0.4 * (process.mix - 0.6));
   const byDroplets = Math.sqrt((1 - room.fat) * dropletPacking);
   const byAll = byDroplets * Math.sqrt(Math.max(1 - room.particles, 0) * particlePacking);
-  const cocoaYieldPa = cocoaYield(room.cocoa, syrup.viscosityPaS, climate.cocoaColdFactor) * byDroplets * handling;
-  const gelYieldPa = gelYield(syrup, mixture.process, climate) * byAll * Math.exp(mixture.process.gelOffset);
-
   const solid = solidFat(mixture, batch.melting, climate);
-  const progress = crystallisedAt(climate.crystalClock, waterContinuous, mixture.process.timeOffset);
-  const network = networkFat(mixture, solid, progress, room.fat);
-  const worked = workedFactor(mixture);
-  const fatYieldPa = fatNetworkYield(network, particlePacking, worked) * bridging(mixture, room);
-  const yieldInWater = cocoaYieldPa + gelYieldPa + fatYieldPa;
-
-  const yieldInFat = inFat.warmYieldPa + K.setInFat * halfPower(network + 1e-9, K.setInFatPower) * worked;
-
-  const plasticViscosityPaS = Math.exp(
-    waterContinuous * Math.log(viscosityInWater) +
-      (1 - waterContinuous) * Math.log(inFat.plasticViscosityAt40PaS * climate.inFatColdFactor),
-  );
-  const yieldRoot = waterContinuous * Math.sqrt(yieldInWater) + (1 - waterContinuous) * Math.sqrt(yieldInFat);
-  const yieldStressPa = yieldRoot * yieldRoot + TRACE_YIELD_PA;
-  const apparentViscosityPaS = cassonViscosity(yieldStressPa, plasticViscosityPaS, SLOW_STIR);
+  const parts: FlowParts = {
+    waterContinuous,
+    viscosityInWaterPaS: syrup.viscosityPaS * particlePacking * dropletPacking * handling,
+    viscosityInFatPaS: inFat.plasticViscosityAt40PaS * climate.inFatColdFactor,
+    cocoaYieldPa: cocoaYield(room.cocoa, syrup.viscosityPaS, climate.cocoaColdFactor) * byDroplets * handling,
+    gelYieldPa: gelYield(syrup, process, climate) * byAll,
+    restingNetwork: restingNetworkFat(mixture, solid, room.fat),
+    networkYieldPa: fatNetworkYield(particlePacking) * bridging(mixture, room),
+    worked: workedFactor(mixture),
+    yieldInFatPa: inFat.warmYieldPa,
+    crystalAge: crystalAge(climate.crystalClock, waterContinuous),
+    densityKgM3: room.densityKgM3,
+  };
+  const combined = combineFlow(parts, offsetsOf(process));
   return {
-    temperatureC,
+    ...combined,
+    temperatureC: climate.temperatureC,
     dissolved,
     serum: syrup,
     phases: room,
-    crystallised: progress,
-    solidFatFraction: solidFatFraction(mixture, solid, progress),
-    networkFat: network,
-    cocoaYieldPa,
-    gelYieldPa,
-    fatYieldPa,
+    parts,
+    solidFatFraction: solidFatFraction(mixture, solid, combined.crystallised),
     seizing: inFat.seizing,
-    yieldStressPa,
-    plasticViscosityPaS,
-    apparentViscosityPaS,
-    resistancePa: SLOW_STIR * apparentViscosityPaS,
+    resistancePa: SLOW_STIR * combined.apparentViscosityPaS,
   };
 }
 

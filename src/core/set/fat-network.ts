@@ -1,7 +1,7 @@
 import type { SolidFat } from '../fat/solid-fat';
 import type { Mixture } from '../matter/mixture';
 import { K } from '../model-constants';
-import { halfPower, sigmoid, softCap2 } from '../smooth';
+import { sigmoid, softCap2 } from '../smooth';
 
 /**
  * Share of all fat that is solid now.
@@ -22,15 +22,14 @@ export function solidFatFraction(mixture: Mixture, solid: SolidFat, crystallised
 }
 
 /**
- * Volume share of the batch that is solid fat able to build a network: milk fat and lauric fat count for less than cocoa butter.
+ * Volume share of the batch that is solid fat able to build a network once it has had all its time: milk fat and lauric fat count for less than cocoa butter.
  *
  * @param fatVolumeShare share of the volume that is fat, 0-1
  * @returns 0-1
  */
-export function networkFat(mixture: Mixture, solid: SolidFat, crystallised: number, fatVolumeShare: number): number {
+export function restingNetworkFat(mixture: Mixture, solid: SolidFat, fatVolumeShare: number): number {
   return (
     (fatVolumeShare *
-      crystallised *
       (mixture.cocoaButterG * solid.cocoaButter +
         K.networkMilkFat * mixture.milkFatG * solid.milkFat +
         K.networkLauricFat * mixture.lauricFatG * solid.lauricFat)) /
@@ -38,14 +37,8 @@ export function networkFat(mixture: Mixture, solid: SolidFat, crystallised: numb
   );
 }
 
-/**
- * How kneading and this kitchen's cold offset change a fat set.
- *
- * @returns factor, above 0
- */
-export function workedFactor(mixture: Mixture): number {
-  return (1 - 0.6 * mixture.process.worked) * Math.exp(mixture.process.coldOffset);
-}
+/** How kneading weakens a fat set: factor, above 0 to 1. */
+export const workedFactor = ({ process }: Mixture): number => 1 - 0.6 * process.worked;
 
 /**
  * How far the fat makes a network at all. Droplets of a cream's own fat that do not touch each other make none: cold cream flows. Cocoa butter and
@@ -62,14 +55,13 @@ export function bridging(mixture: Mixture, room: { readonly fat: number; readonl
 }
 
 /**
- * Yield stress of the fat-crystal network of a water-continuous set. Crowded particles stiffen it only so far (fitted).
+ * Yield stress that a fat-crystal network of 1 would have in a water-continuous set; it grows with the fourth power of the network. Crowded particles
+ * stiffen it only so far (fitted).
  *
- * @param network volume share from {@link networkFat}, 0-1
  * @param particlePacking packing factor of the particles, 1 or more
- * @param worked factor from {@link workedFactor}
  * @returns Pa
  * @see Narine & Marangoni 1999: power law in solid fat, exponent near 4 (published form, fitted numbers)
  */
-export function fatNetworkYield(network: number, particlePacking: number, worked: number): number {
-  return K.fatYield * halfPower(network + 1e-9, K.fatYieldPower) * softCap2(particlePacking, K.fatYieldMaxPacking) ** K.fatYieldPackingPower * worked;
+export function fatNetworkYield(particlePacking: number): number {
+  return K.fatYield * softCap2(particlePacking, K.fatYieldMaxPacking) ** K.fatYieldPackingPower;
 }

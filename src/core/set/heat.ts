@@ -1,4 +1,4 @@
-import { crystallisedAt } from '../fat/crystallisation';
+import { crystalAge, crystallisedAt } from '../fat/crystallisation';
 import { solidFat } from '../fat/solid-fat';
 import { climateAt } from '../predict/climate';
 import type { Batch } from '../predict/state';
@@ -57,7 +57,11 @@ export function heatProperties(batch: Batch, temperatureC = NO_TEMPERATURE_C): H
 export function restingSolidFat(batch: Batch, temperatureC: number, waterContinuous: number): number {
   const climate = climateAt(temperatureC, [[REST_HOURS, temperatureC]]);
   const solid = solidFat(batch.mixture, batch.melting, climate);
-  return solidFatFraction(batch.mixture, solid, crystallisedAt(climate.crystalClock, waterContinuous, batch.mixture.process.timeOffset));
+  return solidFatFraction(
+    batch.mixture,
+    solid,
+    crystallisedAt(crystalAge(climate.crystalClock, waterContinuous), batch.mixture.process.timeOffset),
+  );
 }
 
 /**

@@ -44,7 +44,7 @@ export function BalanceScreen({ id, opened, carried }: { id: string; opened: Ope
       <SaveNotice
         autosave={autosave}
         beside={({ file }, at) => (
-          <LaterSideBySide name={`saved there at ${at}`} file={file} draft={draft} larder={shelf.larder} />
+          <LaterSideBySide id={id} name={`saved there at ${at}`} file={file} draft={draft} larder={shelf.larder} />
         )}
         onOpen={formula.open}
       />

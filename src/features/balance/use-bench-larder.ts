@@ -1,9 +1,8 @@
 import { useMemo, useState } from 'react';
 import type { Ingredient } from '@/formats/ingredient';
 import { fetchLarder } from '@/kitchen/client/shelf';
-import { larderHere } from '@/kitchen/larder-here';
+import { larderOf } from '@/kitchen/known-item';
 import { type Carried, useWhole } from '@/kitchen/use-whole';
-import { usePours } from '@/ui/pours/pours-provider';
 
 /** The larder as the bench knows it: what came with the page, the rest once it is fetched, and what was added here. */
 export function useBenchLarder(carried: Carried<Ingredient>) {
@@ -13,8 +12,7 @@ export function useBenchLarder(carried: Carried<Ingredient>) {
     const known = new Set(rows.map(({ id }) => id));
     return [...rows, ...added.filter(({ id }) => !known.has(id))];
   }, [rows, added]);
-  const { pours } = usePours();
-  const larder = useMemo(() => larderHere(ingredients, pours), [ingredients, pours]);
+  const larder = useMemo(() => larderOf(ingredients), [ingredients]);
   return {
     ingredients,
     larder,

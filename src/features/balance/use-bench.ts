@@ -5,6 +5,7 @@ import { keyed, predictPan } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
 import { useAutosave } from '@/kitchen/saving/use-autosave';
 import type { Carried } from '@/kitchen/use-whole';
+import { useCalibration } from '@/ui/pours/pours-provider';
 import { useMeasures } from '@/ui/use-measure-system';
 import { fileOf, withGrams } from './draft/formula-draft';
 import { flowsOtherwise } from './draft/keep-flow';
@@ -33,7 +34,8 @@ export interface Opened {
 export function useBench(id: string, opened: Opened, carried: Carried<Ingredient>) {
   const shelf = useBenchLarder(carried);
   const { larder } = shelf;
-  const formula = useFormula(opened.file, larder, opened.base);
+  const calibration = useCalibration(id);
+  const formula = useFormula(opened.file, larder, calibration, opened.base);
   const { draft, predicted } = formula;
   const file = useMemo(() => fileOf(draft), [draft]);
   const autosave = useAutosave(id, opened, file, formula.open);
@@ -78,7 +80,7 @@ export function useBench(id: string, opened: Opened, carried: Carried<Ingredient
     ...{ measures, cups, compared, setCompared },
     /** draws another formula's curve beside this one */
     compare: (name: string, other: FormulaFile) => {
-      const prediction = predictPan(keyed(other), larder)?.prediction;
+      const prediction = predictPan(keyed(other), larder, calibration)?.prediction;
       if (prediction) setCompared([...compared.slice(-1), { name, prediction }]);
       setView('curve');
     },
@@ -89,21 +91,23 @@ export function useBench(id: string, opened: Opened, carried: Carried<Ingredient
 
 /** What the pan would be like with the proposal that lies there. */
 function useProposed(
-  { draft }: ReturnType<typeof useFormula>,
+  { draft, calibration }: ReturnType<typeof useFormula>,
   { proposal }: ReturnType<typeof useBalancing>,
   larder: ReturnType<typeof useBenchLarder>['larder'],
 ) {
   const proposedGrams = proposal && proposal.change > 0 ? proposal.grams : undefined;
   const proposed = useMemo(
-    () => proposedGrams && predictPan({ ...draft, lines: withGrams(draft.lines, proposedGrams) }, larder)?.prediction,
-    [proposedGrams, draft, larder],
+    () =>
+      proposedGrams &&
+      predictPan({ ...draft, lines: withGrams(draft.lines, proposedGrams) }, larder, calibration)?.prediction,
+    [proposedGrams, draft, larder, calibration],
   );
   return { proposedGrams, proposed };
 }
 
 /** What may come a frame after the curve, the puddles and the verdict: the measures. */
 function useLater(
-  { draft, predicted, reference }: ReturnType<typeof useFormula>,
+  { draft, predicted, reference, calibration }: ReturnType<typeof useFormula>,
   doubt: ReturnType<typeof useDoubt>,
   larder: ReturnType<typeof useBenchLarder>['larder'],
 ) {
@@ -113,8 +117,8 @@ function useLater(
   const contents = useMemo(() => panContents(laterDraft, larder), [laterDraft, larder]);
   /** the pan flows otherwise than it did before these edits */
   const otherwise = useMemo(
-    () => later !== undefined && flowsOtherwise(later, reference, larder),
-    [later, reference, larder],
+    () => later !== undefined && flowsOtherwise(later, reference, larder, calibration),
+    [later, reference, larder, calibration],
   );
   return { later, laterDraft, laterDoubt, contents, otherwise };
 }

@@ -8,11 +8,11 @@ import { type BriefPlan, briefSize, planBrief } from '@/core/brief/plan';
 import type { Ingredient } from '@/formats/ingredient';
 import type { OwnFormula, Start } from '@/kitchen/brief/brief-answers';
 import { fetchFormulas, fetchLarder } from '@/kitchen/client/shelf';
-import { larderHere } from '@/kitchen/larder-here';
+import { larderOf } from '@/kitchen/known-item';
 import { type Carried, useWhole } from '@/kitchen/use-whole';
 import { Button, Key } from '@/ui/button';
 import { weight } from '@/ui/format';
-import { usePours } from '@/ui/pours/pours-provider';
+import { useCalibration, usePours } from '@/ui/pours/pours-provider';
 import { PoursSwitch } from '@/ui/pours/pours-switch';
 import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
@@ -70,7 +70,11 @@ function useChosenStart({
 }) {
   const [picked, setPicked] = useState<string | undefined>(of ? AS_IT_IS : undefined);
   const chosen = starts.find(({ id }) => id === picked) ?? (picked === AS_IT_IS ? undefined : starts[0]);
-  const pan = useMemo(() => (of ? panAsItIs(of.file, general, larder) : undefined), [of, general, larder]);
+  const calibration = useCalibration(of?.id);
+  const pan = useMemo(
+    () => (of ? panAsItIs(of.file, general, larder, calibration) : undefined),
+    [of, general, larder, calibration],
+  );
   return {
     ...{ picked, setPicked, starts, chosen, pan },
     chosenFile: formulas.find(({ id }) => id === chosen?.id)?.file,
@@ -84,12 +88,12 @@ function useShelf(carriedShelf: Carried<OwnFormula>, carriedLarder: Carried<Ingr
   const { rows: formulas, ...shelfRest } = useWhole(carriedShelf, fetchFormulas);
   const { rows: ingredients, ...larderRest } = useWhole(carriedLarder, fetchLarder);
   const isWhole = shelfRest.isWhole && larderRest.isWhole;
-  const { pours } = usePours();
+  const { inUse } = usePours();
   const shelf = useMemo(
-    () => (isWhole ? { formulas, ingredients, pours } : undefined),
-    [isWhole, formulas, ingredients, pours],
+    () => (isWhole ? { formulas, ingredients, knowledge: inUse } : undefined),
+    [isWhole, formulas, ingredients, inUse],
   );
-  const larder = useMemo(() => larderHere(ingredients, pours), [ingredients, pours]);
+  const larder = useMemo(() => larderOf(ingredients), [ingredients]);
   return {
     formulas,
     larder,

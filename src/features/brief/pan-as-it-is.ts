@@ -1,5 +1,6 @@
 import { type Standing, standingOf } from '@/core/balance/standing';
 import type { BriefPlan } from '@/core/brief/plan';
+import type { Calibration } from '@/core/learn/kitchen';
 import { curveClimates, resistanceCurve } from '@/core/predict/curve';
 import { linearChance } from '@/core/predict/linear-chance';
 import { predictFormula } from '@/core/predict/predict-formula';
@@ -30,11 +31,12 @@ export function panAsItIs(
   file: FormulaFile,
   { targets }: BriefPlan,
   larder: ReadonlyMap<string, Ingredient>,
+  calibration: Calibration,
 ): PanAsItIs | undefined {
   const isKnown = (id: string) => Object.hasOwn(file.ingredients, id) || larder.has(id);
   if (!file.lines.every(({ ingredient }) => isKnown(ingredient))) return undefined;
   const gates = targets.gates.map(({ gate }) => gate);
-  const formula = { ...resolveFormula(file, larder), moments: targets.moments, gates };
+  const formula = { ...resolveFormula(file, larder, calibration), moments: targets.moments, gates };
   const prediction = predictFormula(formula);
   if (!prediction) return undefined;
   const { chance } = linearChance(formula, prediction);

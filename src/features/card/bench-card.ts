@@ -1,3 +1,4 @@
+import type { Calibration } from '@/core/learn/kitchen';
 import { type CupSystem, formIn, kitchenAmount, type MeasureSystem } from '@/core/matter/measures';
 import { capital } from '@/formats/capital';
 import type { FormulaFile } from '@/formats/formula-file';
@@ -32,6 +33,8 @@ export interface BenchCard {
   readonly moments: readonly { readonly name: string; readonly at: string; readonly like: string }[];
   readonly gates: readonly string[];
   readonly allergens: string;
+  /** whose figures these are */
+  readonly figures: string;
   /** '' when no pack says so */
   readonly mayContain: string;
   /** what nobody knows, a sentence each */
@@ -46,19 +49,27 @@ const STAGE_TITLES: Record<Stage, string> = {
   coldAtEnd: 'Cold, at the end',
 };
 
+/** Whose figures stand on a card. */
+const figuresSentence = (calibration: Calibration) =>
+  calibration === 'standard'
+    ? 'Standard figures.'
+    : `Figures adjusted to ${calibration.knowledge.tests} tests of this kitchen.`;
+
 /**
  * Writes a formula as a bench card.
  *
+ * @param calibration whose figures it tells
  * @param system measures that stand beside the grams
  * @param cups whose cups and spoons
  */
 export function benchCard(
   file: FormulaFile,
   larder: Larder,
+  calibration: Calibration,
   system: MeasureSystem,
   cups: CupSystem = 'metric',
 ): BenchCard {
-  const prediction = predictPan(keyed(file), larder)?.prediction;
+  const prediction = predictPan(keyed(file), larder, calibration)?.prediction;
   const contents = panContents(file, larder);
   const declared = allergenWords(contents);
   const rowOf = ({ ingredient, grams: g, form }: FormulaFile['lines'][number]): CardRow => {
@@ -97,6 +108,7 @@ export function benchCard(
       const edges = [low && `from ${show(low)}`, high !== undefined && `to ${show(high)}`].filter(Boolean).join(' ');
       return `${lands ? '✓' : '✕'} ${capital(moment)}, ${QUANTITY_WORDS[quantity].short}: ${show(value)} (${edges})`;
     }),
+    figures: figuresSentence(calibration),
     allergens: declared.contains,
     mayContain: declared.mayContain,
     notKnown: declared.unknown,

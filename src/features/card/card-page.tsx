@@ -2,7 +2,9 @@
 
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
+import { larderOf } from '@/kitchen/known-item';
 import { PaperHead } from '@/ui/paper/paper-head';
+import { useCalibration } from '@/ui/pours/pours-provider';
 import { useMeasures } from '@/ui/use-measure-system';
 import { benchCard } from './bench-card';
 
@@ -17,11 +19,12 @@ export function CardPage({
   ingredients: readonly Ingredient[];
 }) {
   const { system, cups } = useMeasures();
-  const card = benchCard(file, new Map(ingredients.map((each) => [each.id, each])), system, cups);
+  const calibration = useCalibration(id);
+  const card = benchCard(file, larderOf(ingredients), calibration, system, cups);
   return (
     <main className="mx-auto max-w-[760px] bg-white px-8 py-6 text-black">
       <PaperHead
-        pdf={`/api/formulas/${id}/card?cups=${cups}`}
+        pdf={`/api/formulas/${id}/card?cups=${cups}&figures=${calibration === 'standard' ? 'standard' : 'kitchen'}`}
         back="Back to the bench"
         to={`/formulas/${id}/balance`}
       />
@@ -58,6 +61,7 @@ export function CardPage({
           </li>
         ))}
       </ul>
+      <p className="text-[13px]">{card.figures}</p>
       <h2 className="mt-4 text-[1.15rem]">Gates</h2>
       <ul>
         {card.gates.map((gate) => (

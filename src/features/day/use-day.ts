@@ -1,16 +1,18 @@
 import { useRouter } from 'next/navigation';
 import { useMemo, useState } from 'react';
+import { calibrationOf } from '@/core/learn/kitchen';
 import { type DayTask, dayOverlaps, SMALL_KITCHEN, spreadDay } from '@/core/method/day-plan';
 import type { StoredTask } from '@/formats/day';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { messageOf } from '@/formats/message-of';
 import { moveOnDay, putOnDay, takeOffDay } from '@/kitchen/client/days';
-import { itemOf } from '@/kitchen/known-item';
+import { itemOf, larderOf } from '@/kitchen/known-item';
 import { keyed, knownPan } from '@/kitchen/known-pan';
 import { stretchesOf } from '@/kitchen/method/hands';
 import { kitchenOf, type WorkedMethod, workMethod } from '@/kitchen/method/work-method';
 import { useChanges } from '@/kitchen/use-changes';
+import { usePours } from '@/ui/pours/pours-provider';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { useStove } from '@/ui/use-stove';
 
@@ -30,17 +32,18 @@ export interface DayWork extends DayTask {
 function useMethods(formulas: readonly DayFormula[], ingredients: readonly Ingredient[]) {
   const [kitchenC] = useKitchenTemperature();
   const { panCm, powerW, hob, microwaveW, altitudeM, dampPercent } = useStove();
+  const { inUse } = usePours();
   return useMemo(() => {
-    const larder = new Map(ingredients.map((each) => [each.id, each]));
+    const larder = larderOf(ingredients);
     const stove = { panCm, powerW, hob, microwaveW, altitudeM, dampPercent };
     return new Map(
       formulas.map(({ id, file }) => {
         const lines = file.lines.filter(({ ingredient }) => itemOf(file, larder, ingredient) !== undefined);
-        const { formula } = knownPan(keyed(file), larder);
-        return [id, workMethod({ ...file, lines }, formula.lines, kitchenOf(file, kitchenC, stove))] as const;
+        const { formula } = knownPan(keyed(file), larder, calibrationOf(inUse, id));
+        return [id, workMethod({ ...file, lines }, formula, kitchenOf(file, kitchenC, stove))] as const;
       }),
     );
-  }, [formulas, ingredients, kitchenC, panCm, powerW, hob, microwaveW, altitudeM, dampPercent]);
+  }, [formulas, ingredients, inUse, kitchenC, panCm, powerW, hob, microwaveW, altitudeM, dampPercent]);
 }
 
 /** A day's work: what is on it, where it gets in its own way, and what can be done about that. */

@@ -19,7 +19,7 @@ export function MethodCard({
   file: FormulaFile;
   ingredients: readonly Ingredient[];
 }) {
-  const { pan, work } = useMethodOf(file, ingredients);
+  const { pan, work } = useMethodOf(id, file, ingredients);
   const [kitchenC] = useKitchenTemperature();
   const stove = useStove();
   const method = work(file.method);

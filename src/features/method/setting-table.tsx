@@ -1,5 +1,5 @@
 import { useMemo, useState } from 'react';
-import { KITCHEN_PRIOR } from '@/core/learn/kitchen';
+import { KITCHEN_PRIOR } from '@/core/learn/learnt';
 import { holdWarm } from '@/core/pan/hold-warm';
 import { type SettingBody, settingTimes } from '@/kitchen/method/setting-bodies';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
@@ -27,8 +27,8 @@ function about(hours: number | undefined): string {
 /** How long it takes to set in the fridge, edge and centre apart, by what it is put into. */
 export function SettingTable({ method }: { method: WorkedMethod }) {
   const [isOpen, setOpen] = useState(false);
-  const time = usePours().pours?.offsets.time;
-  const times = useMemo(() => (isOpen ? settingTimes(method, time?.mean) : []), [isOpen, method, time?.mean]);
+  const time = usePours().inUse?.offsets.time;
+  const times = useMemo(() => (isOpen ? settingTimes(method) : []), [isOpen, method]);
   if (!isOpen) {
     return (
       <Button className="mt-4" onClick={() => setOpen(true)}>

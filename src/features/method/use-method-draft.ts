@@ -25,7 +25,7 @@ export function useMethodDraft(id: string, opened: OpenedMethod, ingredients: re
   });
   const open = (next: FormulaFile) => setHistory({ past: [], file: next });
   const autosave = useAutosave(id, opened, file, open);
-  const { pan, work } = useMethodOf(file, ingredients);
+  const { pan, work } = useMethodOf(id, file, ingredients);
   const method = useMemo(() => work(file.method), [work, file.method]);
   const take = (next: FormulaFile) => setHistory({ past: [...past, file].slice(-MOST_UNDONE), file: next });
   const change = (next: FileMethod) => {

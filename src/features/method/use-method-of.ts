@@ -2,23 +2,22 @@ import { useCallback, useMemo } from 'react';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import type { FileMethod } from '@/formats/method';
-import { itemOf } from '@/kitchen/known-item';
+import { itemOf, larderOf } from '@/kitchen/known-item';
 import { keyed, knownPan } from '@/kitchen/known-pan';
-import { larderHere } from '@/kitchen/larder-here';
 import { kitchenOf, workMethod } from '@/kitchen/method/work-method';
-import { usePours } from '@/ui/pours/pours-provider';
+import { useCalibration } from '@/ui/pours/pours-provider';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { useStove } from '@/ui/use-stove';
 
 /** The pan of a formula as a method sees it, and its method by any way, in this kitchen; rows nobody knows are left out and named. */
-export function useMethodOf(file: FormulaFile, ingredients: readonly Ingredient[]) {
+export function useMethodOf(id: string, file: FormulaFile, ingredients: readonly Ingredient[]) {
   const [kitchenC] = useKitchenTemperature();
-  const { pours } = usePours();
+  const calibration = useCalibration(id);
   const { panCm, powerW, hob, microwaveW, altitudeM, dampPercent } = useStove();
   const pan = useMemo(() => {
-    const larder = larderHere(ingredients, pours);
+    const larder = larderOf(ingredients);
     const whole = keyed(file);
-    const { formula, unknown } = knownPan(whole, larder);
+    const { formula, unknown } = knownPan(whole, larder, calibration);
     const lines = file.lines.filter(({ ingredient }) => itemOf(file, larder, ingredient) !== undefined);
     return {
       unknown,
@@ -26,12 +25,12 @@ export function useMethodOf(file: FormulaFile, ingredients: readonly Ingredient[
       lines,
       names: lines.map(({ ingredient }) => itemOf(file, larder, ingredient)?.name ?? ingredient),
     };
-  }, [file, ingredients, pours]);
+  }, [file, ingredients, calibration]);
   const work = useCallback(
     (method: FileMethod | undefined, { brief }: Pick<FormulaFile, 'brief'> = file) =>
       workMethod(
         { ...file, brief, lines: pan.lines, method },
-        pan.formula.lines,
+        pan.formula,
         kitchenOf({ brief }, kitchenC, { panCm, powerW, hob, microwaveW, altitudeM, dampPercent }),
       ),
     [file, pan, kitchenC, panCm, powerW, hob, microwaveW, altitudeM, dampPercent],

@@ -9,7 +9,7 @@ import { messageOf } from '@/formats/message-of';
 import { LONGEST_LEARNER } from '@/formats/practice';
 import { fetchPractice, keepPractice } from '@/kitchen/client/practice';
 import { newKey } from '@/kitchen/cook/untold';
-import { larderHere } from '@/kitchen/larder-here';
+import { larderOf } from '@/kitchen/known-item';
 import { practiceBase } from '@/kitchen/practice/practice-base';
 import { tabletSetting } from '@/ui/tablet-setting';
 
@@ -106,7 +106,7 @@ export function usePractice(files: readonly FormulaFile[], ingredients: readonly
   const [wanted, setWanted] = useState<ExerciseKind | undefined>();
   const [round, setRound] = useState<Round | undefined>();
   const bases = useMemo(() => {
-    const larder = larderHere(ingredients, undefined);
+    const larder = larderOf(ingredients);
     return files.flatMap((file): Practised[] => {
       const base = practiceBase(file, larder);
       return base ? [{ ...base, formula: file.name }] : [];

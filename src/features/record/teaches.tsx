@@ -1,5 +1,5 @@
-import { KITCHEN_FROM_TESTS, KITCHEN_PRIOR } from '@/core/learn/kitchen';
-import { LEARNT, type Learnt } from '@/core/learn/learnt';
+import { KITCHEN_FROM_TESTS } from '@/core/learn/kitchen';
+import { KITCHEN_PRIOR, LEARNT, type Learnt } from '@/core/learn/learnt';
 import type { KnowledgeAnswer } from '@/formats/kitchen-test';
 import { LEARNT_WORDS, learntPhrase } from '@/kitchen/words/test-words';
 import { percent } from '@/ui/format';

@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { keysOf } from '@/core/keys-of';
-import { isGross, KITCHEN_PRIOR } from '@/core/learn/kitchen';
+import { isGross } from '@/core/learn/kitchen';
 import { readTest, TEST_SE, type TestReading } from '@/core/learn/kitchen-tests';
+import { KITCHEN_PRIOR } from '@/core/learn/learnt';
 import type { Batch } from '@/core/predict/state';
 import { type FileTest, type KnowledgeAnswer, kitchenTestSchema, type TestKind } from '@/formats/kitchen-test';
 import { TEST_WORDS, tongueAgainst } from '@/kitchen/words/test-words';

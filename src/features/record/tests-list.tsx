@@ -1,8 +1,18 @@
+import type { Learnt } from '@/core/learn/learnt';
 import type { Happening } from '@/formats/batch';
 import type { BatchTest } from '@/kitchen/record/tests-of';
 import { TEST_WORDS } from '@/kitchen/words/test-words';
 import { Button } from '@/ui/button';
 import { percent } from '@/ui/format';
+
+/** Less and more of what a test says most of. */
+const PULLS: Readonly<Record<Learnt, readonly [less: string, more: string]>> = {
+  warm: ['thinner', 'thicker'],
+  cold: ['softer', 'firmer'],
+  gel: ['softer', 'firmer'],
+  time: ['sooner', 'later'],
+  shine: ['duller', 'shinier'],
+};
 
 /** What a test pulls towards, in a word. */
 function pull({ reading, tongue }: BatchTest): string {
@@ -10,9 +20,8 @@ function pull({ reading, tongue }: BatchTest): string {
   if (!reading) return 'the book has no figure for it';
   const share = Math.exp(reading.residual) - 1;
   if (Math.abs(reading.residual) < 0.03) return 'as the book says';
-  if (reading.about === 'shine') return reading.residual > 0 ? 'shinier' : 'duller';
-  const word = { warm: ['thinner', 'thicker'], cold: ['softer', 'firmer'], time: ['sooner', 'later'] }[reading.about];
-  return `${percent(Math.abs(share))} ${word[share > 0 ? 1 : 0]}`;
+  const word = PULLS[reading.about][share > 0 ? 1 : 0];
+  return reading.about === 'shine' ? word : `${percent(Math.abs(share))} ${word}`;
 }
 
 /** The tests of a batch with what each pulls towards; one in doubt is set aside, and taken back. */

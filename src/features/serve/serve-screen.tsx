@@ -51,7 +51,7 @@ function Shown({
 
 /** To the table: plates, boards, jars, finishing, taste, and what a guest asks. */
 export function ServeScreen({ id, file, variants, ingredients }: ServeProps) {
-  const serving = useServing(file, ingredients);
+  const serving = useServing(id, file, ingredients);
   const [view, setView] = useTyped<View>('view', 'plate', keysOf(VIEWS));
   // Tells when the page listens.
   const [ready, setReady] = useState(false);

@@ -24,7 +24,7 @@ export function TasteView({ serving, variants }: { serving: Serving; variants: r
   const stands = useMemo(
     () =>
       variants.flatMap((variant) => {
-        const found = predictFormula(knownPan(keyed(variant), larder).formula);
+        const found = predictFormula(knownPan(keyed(variant), larder, 'standard').formula);
         return found ? [{ name: variant.name, ...found.taste }] : [];
       }),
     [variants, larder],

@@ -7,7 +7,7 @@ import { chocolateColour } from '@/core/shine/colour';
 import type { BatchSize } from '@/core/yields/batch-size';
 import type { ScaledBatch } from '@/core/yields/scaling';
 import type { FormulaFile } from '@/formats/formula-file';
-import { larderHere } from '../larder-here';
+import { larderOf } from '../known-item';
 import { type Asked, familyCandidates, ownCandidates, type Shelf, type Source } from './brief-candidates';
 
 export type { Asked, OwnFormula, Shelf } from './brief-candidates';
@@ -101,7 +101,7 @@ function startOf({ of, grams, prediction, lands, chance, moved, change }: Propos
  * @yields what is found so far, and the share of the work that is done
  */
 export function* answersTo(asked: Asked, shelf: Shelf): Generator<{ readonly answer: Answer; readonly share: number }> {
-  const larder = larderHere(shelf.ingredients, shelf.pours);
+  const larder = larderOf(shelf.ingredients);
   const plan = planBrief(asked.brief);
   const own = ownCandidates(asked, plan, shelf, larder);
   const families = familyCandidates(asked, plan, shelf);

@@ -3,7 +3,7 @@ import { type BriefPlan, briefSize } from '@/core/brief/plan';
 import type { Candidate } from '@/core/brief/proposals';
 import { startingPoints } from '@/core/brief/starting-points';
 import { type Formula, finishedComponents } from '@/core/formula/formula';
-import type { KitchenKnowledge } from '@/core/learn/kitchen';
+import { calibrationOf, type KitchenKnowledge } from '@/core/learn/kitchen';
 import { partOf } from '@/core/matter/component-vector';
 import { roundToScale } from '@/core/matter/scale-rounding';
 import { predictFormula } from '@/core/predict/predict-formula';
@@ -27,8 +27,8 @@ export interface OwnFormula {
 export interface Shelf {
   readonly formulas: readonly OwnFormula[];
   readonly ingredients: readonly Ingredient[];
-  /** what the kitchen's own tests taught, where they count */
-  readonly pours?: KitchenKnowledge | undefined;
+  /** what the kitchen's own tests taught; nothing for the standard figures */
+  readonly knowledge: KitchenKnowledge | undefined;
 }
 
 /** What is asked of the worker. */
@@ -79,7 +79,7 @@ export function ownCandidates(
     const { items, unknown } = itemsIn({ ...file, lines: rows }, larder);
     if (unknown.length > 0) return [];
     const isWelcome = brief.wishes.without.every((wish) => items.every((item) => isFreeOf(wish, item)));
-    const resolved = resolveFormula({ ...file, lines: rows }, larder);
+    const resolved = resolveFormula({ ...file, lines: rows }, larder, calibrationOf(shelf.knowledge, id));
     const suits = brief.wishes.thickener === 'any' || brief.wishes.thickener === thickenerOf(resolved);
     if ((!isWelcome || !suits) && id !== pinned) {
       leftOut += 1;
@@ -109,7 +109,7 @@ export function ownCandidates(
         ? [...lines, { ingredient: 'water', grams: roundToScale(scaled.extraWaterG), locked: false }]
         : lines;
     const formula = {
-      ...resolveFormula({ ...file, lines: withWater }, larder),
+      ...resolveFormula({ ...file, lines: withWater }, larder, calibrationOf(shelf.knowledge, id)),
       moments: targets.moments,
       gates,
       evaporationG: scaled.evaporationG,
@@ -142,7 +142,7 @@ export function familyCandidates({ brief }: Asked, { targets, size }: BriefPlan,
       process: processHere(
         asBuilt.process,
         asBuilt.lines.map((line, i) => ({ ...line, ingredient: rows[i]?.ingredient ?? '' })),
-        shelf.pours,
+        calibrationOf(shelf.knowledge, undefined),
       ),
     };
     const lines = rows.map(({ ingredient, stage }, i) => ({

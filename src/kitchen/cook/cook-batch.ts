@@ -27,10 +27,10 @@ export function openedPan(
 ): OpenedPan {
   const lines = file.lines.map((line, row) => ({ ...line, grams: replanned.get(row) ?? line.grams }));
   const now = { ...file, lines };
-  const formula = resolveFormula(now, new Map());
+  const formula = resolveFormula(now, new Map(), 'standard');
   return {
     formula,
-    method: workMethod(now, formula.lines, kitchenOf(now, kitchenC, stove)),
+    method: workMethod(now, formula, kitchenOf(now, kitchenC, stove)),
     names: lines.map(({ ingredient }) => lookUp(file.ingredients, ingredient)?.name ?? ingredient),
   };
 }

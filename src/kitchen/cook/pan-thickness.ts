@@ -1,4 +1,5 @@
-import { calibratedSd, learnOffset, type Offset, PRIOR, READING_SD } from '@/core/learn/calibration';
+import { learnOffset, type Offset, READING_SD } from '@/core/learn/calibration';
+import { CHOCOLATE_SD, FORMULA_SD, KITCHEN_PRIOR } from '@/core/learn/learnt';
 import { type RingRead, ringResidual } from '@/core/learn/ring-residual';
 import { massG } from '@/core/pan/pan';
 import { prepareBatch } from '@/core/predict/state';
@@ -12,10 +13,12 @@ export function ringResiduals({ method, formula }: CookedBatch, rings: readonly 
   return rings.map((ring) => ringResidual(batch, ring));
 }
 
+/** How far a pan may be off before its first ring: by the kitchen, by its chocolate, by its formula. */
+const BEFORE_SD = Math.hypot(KITCHEN_PRIOR.warm.sd, CHOCOLATE_SD, FORMULA_SD);
+
 /** How much thicker this very pan pours than reckoned, in ln, by all its rings; nothing before the first. */
 export function panThickness(cooked: CookedBatch, rings: readonly RingRead[]): Offset | undefined {
   const residuals = ringResiduals(cooked, rings);
   if (residuals.length === 0) return undefined;
-  const learnt = learnOffset(PRIOR.warm, residuals, READING_SD.ringOrFilm);
-  return { mean: learnt.mean, sd: calibratedSd(learnt) };
+  return learnOffset({ mean: 0, sd: BEFORE_SD }, residuals, READING_SD.ringOrFilm);
 }

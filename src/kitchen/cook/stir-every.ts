@@ -2,6 +2,7 @@ import { stirInterval } from '@/core/cook/stir-interval';
 import type { FollowedStep } from '@/core/method/follow-method';
 import { batchOfPan, bowlOf } from '@/core/pan/settle';
 import { stillMaterial } from '@/core/pan/still';
+import { NO_FLOW_OFFSETS } from '@/core/predict/flow-parts';
 import { COOLING_PLACES } from '@/core/set/cooling';
 
 /**
@@ -12,5 +13,5 @@ import { COOLING_PLACES } from '@/core/set/cooling';
 export function stirEvery({ step, start }: FollowedStep): number | undefined {
   if (step.end.kind !== 'cooled' || step.stir === 0 || start.temperatureC <= step.end.temperatureC) return undefined;
   const place = { surface: COOLING_PLACES.room, aroundC: start.vessel.kitchenC };
-  return stirInterval(bowlOf(start), stillMaterial(batchOfPan(start)), place, start.temperatureC);
+  return stirInterval(bowlOf(start), stillMaterial(batchOfPan(start, NO_FLOW_OFFSETS)), place, start.temperatureC);
 }

@@ -43,7 +43,7 @@ export function methodInstructions(
   larder: LarderComposition,
   nameOf: (ingredient: string) => string,
 ): RecipeInstructions | undefined {
-  const worked = workFile(file, larder);
+  const worked = workFile(file, larder, 'standard');
   if (!worked) return undefined;
   const used = new Set(worked.followed.flatMap(({ step }) => (step.tool ? [step.tool] : [])));
   return {

@@ -51,7 +51,7 @@ function stepAnswer({ step, additions, start, end, seconds, reached, ...more }: 
 export function answerMethod(file: FormulaFile, larder: LarderComposition) {
   if (!file.lines.some(({ grams }) => grams > 0))
     throw new FormulaFileError('nothing is in the pan: every line is 0 g');
-  const worked = workFile(file, larder);
+  const worked = workFile(file, larder, 'standard');
   if (!worked) throw new FormulaFileError('no way of working suits what is in this pan');
   const { way, why, ways, pourC, seconds, followed, faults } = worked;
   return {

@@ -21,21 +21,15 @@ function bodyOf(which: SettingBody, pan: PanState): Body {
   return bowlOf(pan);
 }
 
-/**
- * How long a finished batch takes to set in the fridge, by what it is put into.
- *
- * @param lnSlower what this kitchen's tests say of the time, ln above the book
- */
-export function settingTimes(
-  { followed }: WorkedMethod,
-  lnSlower = 0,
-): readonly (SettingTime & { readonly which: SettingBody })[] {
+/** How long a finished batch takes to set in the fridge of its kitchen, by what it is put into. */
+export function settingTimes({
+  followed,
+  kitchen,
+}: Pick<WorkedMethod, 'followed' | 'kitchen'>): readonly (SettingTime & { readonly which: SettingBody })[] {
   const end = followed.at(-1)?.end;
   if (!end || !(massG(end) > 0)) return [];
-  const here = (hours: number | undefined) => (hours === undefined ? undefined : Math.exp(lnSlower) * hours);
   return SETTING_BODIES.map((which) => {
     const fridge = { surface: COOLING_PLACES.fridge, aroundC: FRIDGE_C };
-    const { edgeH, centreH, endsAtPa } = settingTime(end, bodyOf(which, end), fridge);
-    return { which, edgeH: here(edgeH), centreH: here(centreH), endsAtPa };
+    return { which, ...settingTime(end, bodyOf(which, end), fridge, kitchen.offsets) };
   });
 }

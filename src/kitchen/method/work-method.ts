@@ -1,5 +1,7 @@
 import { roleOf } from '@/core/formula/moment-role';
+import type { Calibration } from '@/core/learn/kitchen';
 import type { MixingLine } from '@/core/matter/mixing';
+import type { Process } from '@/core/matter/process';
 import { methodFaults } from '@/core/method/checks';
 import type { MethodFault } from '@/core/method/fault';
 import { type FollowedStep, followMethod } from '@/core/method/follow-method';
@@ -10,6 +12,7 @@ import type { WayId } from '@/core/method/step';
 import { methodBy, suitingWays } from '@/core/method/ways/ways';
 import { HOB_EFFICIENCY } from '@/core/pan/heat-source';
 import { USUAL_KITCHEN } from '@/core/pan/vessel';
+import { offsetsOf } from '@/core/predict/flow-parts';
 import { findUse } from '@/core/uses/ready-gates';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { FileMethod } from '@/formats/method';
@@ -76,14 +79,16 @@ export function kitchenOf({ brief }: Pick<FormulaFile, 'brief'>, kitchenC: numbe
 /**
  * Works out the method of a formula: the way chosen for it, or the one that suits it.
  *
- * @param lines of the formula as it is resolved, row by row as in the file
+ * @param formula as it is resolved, row by row as in the file
+ * @param stove the kitchen it is worked in; what its tests taught comes with the formula
  * @returns nothing where no way suits it
  */
 export function workMethod(
   file: Pick<FormulaFile, 'lines' | 'moments' | 'use' | 'process' | 'brief' | 'method'>,
-  lines: readonly MixingLine[],
-  kitchen: MethodKitchen,
+  { lines, process }: { readonly lines: readonly MixingLine[]; readonly process: Process },
+  stove: MethodKitchen,
 ): WorkedMethod | undefined {
+  const kitchen: MethodKitchen = { ...stove, offsets: offsetsOf(process) };
   const rows = methodRows(lines, rowHints(file.lines));
   const pourC = pourOf(file);
   const isWhipped = file.brief?.jobs.some(({ use }) => use === 'whip') ?? false;
@@ -118,7 +123,11 @@ export function workMethod(
  *
  * @throws {FormulaFileError} a row nobody knows
  */
-export function workFile(file: FormulaFile, larder: LarderComposition): WorkedMethod | undefined {
+export function workFile(
+  file: FormulaFile,
+  larder: LarderComposition,
+  calibration: Calibration,
+): WorkedMethod | undefined {
   const kitchen = kitchenOf(file, file.brief?.kitchenC ?? USUAL_KITCHEN.kitchenC);
-  return workMethod(file, resolveFormula(file, larder).lines, kitchen);
+  return workMethod(file, resolveFormula(file, larder, calibration), kitchen);
 }

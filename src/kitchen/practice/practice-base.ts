@@ -11,7 +11,7 @@ const USUAL_POUR_C = 36;
 
 /** A formula as it is practised: its rows with their roles, how warm it is poured and eaten; nothing while nothing known is in it. */
 export function practiceBase(file: FormulaFile, larder: Larder): PracticeBase | undefined {
-  const predicted = predictPan(keyed(file), larder);
+  const predicted = predictPan(keyed(file), larder, 'standard');
   if (!predicted) return undefined;
   const { formula, prediction } = predicted;
   const known = file.lines.filter(({ ingredient }) => itemOf(file, larder, ingredient) !== undefined);

@@ -57,5 +57,5 @@ export function asMade(
     ingredients: { ...file.ingredients, ...Object.fromEntries(own.map(({ id, item }) => [id, item])) },
     yield: { bowlLossGrams: 0, ...file.yield, evaporationGrams: pan.lostG },
   };
-  return { file: made, formula: resolveFormula(made, new Map()) };
+  return { file: made, formula: resolveFormula(made, new Map(), 'standard') };
 }

@@ -86,7 +86,8 @@ export const FELT_WORDS: Readonly<Record<Felt, string>> = {
 /** What is learnt, over its figures. */
 export const LEARNT_WORDS: Readonly<Record<Learnt, string>> = {
   warm: 'Flow, warm',
-  cold: 'Set, cold',
+  cold: 'Set by fat, cold',
+  gel: 'Set by gelatin or starch',
   shine: 'Shine',
   time: 'Time to set',
 };
@@ -95,12 +96,14 @@ export const LEARNT_WORDS: Readonly<Record<Learnt, string>> = {
 const SIDES: Readonly<Record<Learnt, readonly [less: string, more: string]>> = {
   warm: ['pours {share} thinner than the book', 'pours {share} thicker than the book'],
   cold: ['sets {share} softer than the book', 'sets {share} firmer than the book'],
+  gel: ['gels {share} softer than the book', 'gels {share} firmer than the book'],
   shine: ['shines less than the book', 'shines more than the book'],
   time: ['sets in {share} less time than the book', 'takes {share} longer to set than the book'],
 };
 const AS_THE_BOOK: Readonly<Record<Learnt, string>> = {
   warm: 'pours as the book says',
   cold: 'sets as the book says',
+  gel: 'gels as the book says',
   shine: 'shines as the book says',
   time: 'takes as long to set as the book says',
 };

@@ -15,6 +15,7 @@ import {
   timestamp,
   uniqueIndex,
 } from 'drizzle-orm/pg-core';
+import type { Evidence } from '@/core/learn/evidence';
 import type { Learnt } from '@/core/learn/learnt';
 import type { BatchHead, FrozenBatch, Happening } from '@/formats/batch';
 import type { FormulaFile } from '@/formats/formula-file';
@@ -203,6 +204,10 @@ export const kitchenTests = pgTable(
     about: text().$type<Learnt>().notNull(),
     residual: doublePrecision().notNull(),
     se: doublePrecision().notNull(),
+    /** what holds it against the model with any offsets; nothing in rows of before it was kept */
+    evidence: jsonb().$type<Evidence>(),
+    /** ms since 1970 when it was made */
+    madeMs: bigint('made_ms', { mode: 'number' }),
     chocolate: text(),
     isDoubted: boolean('is_doubted').notNull(),
   },

@@ -65,7 +65,7 @@ function truth(cooked: CookedBatch, startMs: number, log: readonly PastHappening
     ...pan.process,
     warmOffset: MILL.warm,
     coldOffset: MILL.cold,
-    learnt: { warmSd: 0, coldSd: 0, shine: { mean: MILL.shine, sd: 0 } },
+    learnt: { warmSd: 0, coldSd: 0, gelSd: 0, shine: { mean: MILL.shine, sd: 0 } },
   });
 }
 
@@ -173,7 +173,7 @@ export function* season(
   for (let i = 0; i < BATCHES; i++) {
     const { id, file } = dice.of(formulas);
     const kitchenC = Math.round(dice.between(20, 25));
-    const frozen = freezeBatch(file, larder, { times: dice.of([1, 1, 1, 2]), stove: STOVE, kitchenC });
+    const frozen = freezeBatch(file, larder, 'standard', { times: dice.of([1, 1, 1, 2]), stove: STOVE, kitchenC });
     if (!frozen) continue;
     const daysAgo = DAYS - ((DAYS - 2) * i) / (BATCHES - 1);
     const day = new Date(now.getTime() - daysAgo * DAY_MS);

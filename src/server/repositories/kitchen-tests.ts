@@ -1,4 +1,4 @@
-import { and, count, desc, eq, isNull, ne, or, sql } from 'drizzle-orm';
+import { and, count, desc, eq, inArray, isNull, lt, ne, or, sql } from 'drizzle-orm';
 import { KITCHEN_FROM_TESTS, type KitchenKnowledge, type KitchenReading, learnKitchen } from '@/core/learn/kitchen';
 import { type OneSided, oneSided } from '@/core/learn/one-sided';
 import { MODEL_REVISION } from '@/core/model-constants';
@@ -8,6 +8,7 @@ import type { Database } from '../db/query-builder';
 import { batchEvents, batches, kitchenTests } from '../db/schema';
 import { offThread } from '../heavy/off-thread';
 import { eventsAfter, findBatch } from './batch-rows';
+import { keepFigureNews } from './figure-news';
 
 /** Readings from which on they are learnt from on a thread. */
 const WORTH_A_THREAD = 500;
@@ -21,9 +22,9 @@ export async function writeTests(
   if (!found) return;
   const { tests, chocolate } = testsOf(found.head, found.frozen, await eventsAfter(db, id, 0));
   await db.delete(kitchenTests).where(eq(kitchenTests.batchId, id));
-  const rows = tests.flatMap(({ key, isDoubted, reading }) =>
+  const rows = tests.flatMap(({ key, ms, isDoubted, reading }) =>
     reading && Number.isFinite(reading.residual)
-      ? [{ batchId: id, key, ...reading, chocolate: chocolate ?? null, isDoubted }]
+      ? [{ batchId: id, key, madeMs: ms, ...reading, chocolate: chocolate ?? null, isDoubted }]
       : [],
   );
   if (rows.length > 0) await db.insert(kitchenTests).values(rows);
@@ -33,8 +34,33 @@ export async function writeTests(
 /** Most batches whose tests are read anew in one go. */
 const MOST_AT_ONCE = 200;
 
-/** Tests held against an older book, or come with a backup that had none, are read anew: at a start, and after a backup. */
+/** Mean of what the warm tests of batches say, ln, and how many there are. */
+async function warmTests(db: Database, ids: readonly string[]) {
+  const [found] = await db
+    .select({ tests: count(), mean: sql<number | null>`avg(${kitchenTests.residual})` })
+    .from(kitchenTests)
+    .where(
+      and(inArray(kitchenTests.batchId, [...ids]), eq(kitchenTests.about, 'warm'), eq(kitchenTests.isDoubted, false)),
+    );
+  return { tests: found?.tests ?? 0, mean: Number(found?.mean ?? 0) };
+}
+
+/** Tests held against older figures, or come with a backup that had none, are read anew: at a start, and after a backup. What moved is kept, to be told. */
 export async function refreshTests(db: Database): Promise<void> {
+  const older = await db
+    .select({ id: batches.id })
+    .from(batches)
+    .where(and(ne(batches.state, 'running'), lt(batches.testedBy, MODEL_REVISION)));
+  const ids = older.map(({ id }) => id);
+  const was = await warmTests(db, ids);
+  await readAnew(db);
+  const is = await warmTests(db, ids);
+  if (was.tests > 0 && is.tests > 0)
+    await keepFigureNews(db, { revision: MODEL_REVISION, tests: is.tests, was: was.mean, is: is.mean });
+}
+
+/** Reads tests anew, some batches at a time. */
+async function readAnew(db: Database): Promise<void> {
   const hasTests = sql`exists (select 1 from ${batchEvents} e where e.batch_id = ${batches.id} and e.what->>'kind' in ('ring', 'test'))`;
   const old = await db
     .select({ id: batches.id })
@@ -44,7 +70,7 @@ export async function refreshTests(db: Database): Promise<void> {
     )
     .limit(MOST_AT_ONCE);
   for (const { id } of old) await writeTests(db, id);
-  if (old.length === MOST_AT_ONCE) await refreshTests(db);
+  if (old.length === MOST_AT_ONCE) await readAnew(db);
 }
 
 /** What was worked out of the tests as they are: once, whoever asks. */
@@ -60,17 +86,32 @@ async function testsVersion(db: Database): Promise<string> {
   const [found] = await db
     .select({ count: count(), stamp: sql<string>`coalesce(sum(xmin::text::bigint), 0)::text` })
     .from(kitchenTests);
-  return `${found?.count} ${found?.stamp}`;
+  return `${found?.count} ${found?.stamp} ${startOfToday()}`;
 }
 
+const DAY_MS = 86_400_000;
+const MONTH_MS = 30.44 * DAY_MS;
+/** Tests fade by the day: what was learnt holds until the next. */
+const startOfToday = () => Math.floor(Date.now() / DAY_MS) * DAY_MS;
+
 async function learn(db: Database): Promise<KitchenKnowledge> {
-  const columns = { about: kitchenTests.about, residual: kitchenTests.residual, se: kitchenTests.se };
+  const { about, se, evidence, madeMs, chocolate } = kitchenTests;
   const rows = await db
-    .select({ ...columns, chocolate: kitchenTests.chocolate })
+    .select({ about, se, evidence, madeMs, chocolate, formula: batches.formulaId })
     .from(kitchenTests)
+    .innerJoin(batches, eq(batches.id, kitchenTests.batchId))
     .where(eq(kitchenTests.isDoubted, false));
-  const readings = rows.map(
-    ({ chocolate, ...reading }): KitchenReading => ({ ...reading, chocolate: chocolate ?? undefined }),
+  const now = startOfToday();
+  const readings = rows.flatMap((row): KitchenReading[] =>
+    row.evidence
+      ? [
+          {
+            ...{ about: row.about, se: row.se, evidence: row.evidence, formula: row.formula },
+            months: Math.max(now - (row.madeMs ?? now), 0) / MONTH_MS,
+            chocolate: row.chocolate ?? undefined,
+          },
+        ]
+      : [],
   );
   // A few are learnt from faster than they are handed over.
   if (readings.length < WORTH_A_THREAD) return learnKitchen(readings);

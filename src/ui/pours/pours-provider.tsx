@@ -1,7 +1,13 @@
 'use client';
 
-import { createContext, type ReactNode, use } from 'react';
-import { KITCHEN_FROM_TESTS, type KitchenKnowledge, NOTHING_LEARNT } from '@/core/learn/kitchen';
+import { createContext, type ReactNode, use, useMemo } from 'react';
+import {
+  type Calibration,
+  calibrationOf,
+  KITCHEN_FROM_TESTS,
+  type KitchenKnowledge,
+  NOTHING_LEARNT,
+} from '@/core/learn/kitchen';
 import { choiceOf } from '../choice-of';
 import { tabletSetting } from '../tablet-setting';
 
@@ -27,8 +33,18 @@ export function usePours() {
     /** there are tests enough for figures of the kitchen's own */
     canChoose,
     isKitchen,
-    /** what is reckoned with; nothing for the book */
-    pours: isKitchen ? knowledge : undefined,
+    /** what is predicted with; nothing for the standard figures */
+    inUse: isKitchen ? knowledge : undefined,
     choose,
   };
+}
+
+/**
+ * Whose figures this tablet predicts with.
+ *
+ * @param formula id of the formula that is predicted, where it is kept: its own tests count for more
+ */
+export function useCalibration(formula?: string): Calibration {
+  const { inUse } = usePours();
+  return useMemo(() => calibrationOf(inUse, formula), [inUse, formula]);
 }

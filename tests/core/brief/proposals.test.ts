@@ -18,7 +18,11 @@ import { larder } from '../../support/kitchen';
 
 const stock = [...larder.values()];
 const BATCH = { weighedG: 1000, evaporationG: 0 };
-const shelf = { formulas: lanternMillFormulas().map((file, i) => ({ id: `f${i}`, file })), ingredients: stock };
+const shelf = {
+  formulas: lanternMillFormulas().map((file, i) => ({ id: `f${i}`, file })),
+  ingredients: stock,
+  knowledge: undefined,
+};
 
 function lastAnswer(brief: ReturnType<typeof briefOf>, pinned?: string) {
   let last: { starts: readonly Start[]; leftOut: number } = { starts: [], leftOut: 0 };
@@ -137,6 +141,7 @@ describe('proposals', () => {
           yield: { bowlLossGrams: 0, evaporationGrams: start.evaporationG },
         },
         larder,
+        'standard',
       );
       const prediction = predictFormula(formula);
       expect(prediction?.lands, start.name).toBe(start.lands);

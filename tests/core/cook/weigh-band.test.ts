@@ -5,7 +5,10 @@ import { resolveFormula } from '@/formats/resolve-formula';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import { larder } from '../../support/kitchen';
 
-const FORMULAS = lanternMillFormulas().map((file) => ({ name: file.name, formula: resolveFormula(file, larder) }));
+const FORMULAS = lanternMillFormulas().map((file) => ({
+  name: file.name,
+  formula: resolveFormula(file, larder, 'standard'),
+}));
 
 describe('the band within which a weight does not matter', () => {
   it.each(FORMULAS)('$name: inside it all that lands still lands, just outside something does not', ({ formula }) => {

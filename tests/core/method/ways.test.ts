@@ -16,7 +16,7 @@ import { larder } from '../../support/kitchen';
 import { perGram } from '../../support/pan';
 
 const DEMO = lanternMillFormulas().map((file) => {
-  const { lines, moments } = resolveFormula(file, larder);
+  const { lines, moments } = resolveFormula(file, larder, 'standard');
   const pourC = moments.find((moment) => roleOf(moment) === 'pour')?.temperatureC ?? 35;
   return { name: file.name, mix: file.process.mix, rows: methodRows(lines, rowHints(file.lines)), pourC };
 });

@@ -61,7 +61,7 @@ it('any of 20,000 formulas is predicted: no exception, nothing that is not a num
         process,
         moments: moments.map((moment, i) => ({ name: `moment ${i}`, ...moment })),
       });
-      const prediction = predictFormula(resolveFormula(file, larder));
+      const prediction = predictFormula(resolveFormula(file, larder, 'standard'));
       expect(notNumbers(prediction)).toEqual([]);
     }),
     { numRuns: 20_000, seed: 20_261_126 },

@@ -79,7 +79,7 @@ describe('why', () => {
 describe('what could go in, side by side', () => {
   const file = lanternMillFormulas().find(({ name }) => name === 'Feast day gloss');
   if (!file) throw new Error('no formula');
-  const formula = resolveFormula(file, larder);
+  const formula = resolveFormula(file, larder, 'standard');
   const prediction = predictFormula(formula);
   if (!prediction) throw new Error('nothing predicted');
   const pan: RescuePan = { ...panOf(), components: prediction.components, temperatureC: 40, history: [[0.3, 40]] };
@@ -105,7 +105,7 @@ describe('what could go in, side by side', () => {
 
   it('never thins with spirit where water or milk does it, whatever the formula', () => {
     for (const file of lanternMillFormulas()) {
-      const other = resolveFormula(file, larder);
+      const other = resolveFormula(file, larder, 'standard');
       const components = predictFormula(other)?.components;
       if (!components) continue;
       const its: RescuePan = { ...pan, components, process: other.process };
@@ -133,7 +133,7 @@ describe('what could go in, side by side', () => {
 });
 
 it('a pan can still become every use whose gates it passes, and no other', () => {
-  const formulas = lanternMillFormulas().map((file) => predictFormula(resolveFormula(file, larder)));
+  const formulas = lanternMillFormulas().map((file) => predictFormula(resolveFormula(file, larder, 'standard')));
   const found = formulas.flatMap((each) => (each ? becomes(each.components, DEFAULT_PROCESS) : []));
   const ids = USES.map(({ id }) => id);
   for (const id of found) expect(ids).toContain(id);

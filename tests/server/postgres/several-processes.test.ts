@@ -124,7 +124,7 @@ describe('several app processes of one kitchen', () => {
 
   it('thirty batches begun at once on two of them all begin, each with a number of its own', async () => {
     const stove = { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 } as const;
-    const frozen = freezeBatch(file, larder, { times: 1, stove, kitchenC: 22 });
+    const frozen = freezeBatch(file, larder, 'standard', { times: 1, stove, kitchenC: 22 });
     if (!frozen) throw new Error('nothing to cook');
     const begun = await Promise.all(Array.from({ length: 30 }, (_, n) => beginBatch(db(n % 2), 'f', frozen, NOW)));
     expect(new Set(begun.map(({ number }) => number)).size).toBe(30);

@@ -1,3 +1,4 @@
+import type { Calibration } from '@/core/learn/kitchen';
 import type { Larder } from '@/kitchen/known-item';
 import { type KeyedPan, type KnownPan, knownPan, type Predicted, predictPan } from '@/kitchen/known-pan';
 import type { FormulaDraft } from './edit';
@@ -8,8 +9,8 @@ const MOVED_LN = 0.05;
 const LEAST_FREE = 2;
 
 /** Whether the pan flows otherwise than its reference did at one of its moments. */
-export function flowsOtherwise(now: Predicted, reference: KeyedPan, larder: Larder): boolean {
-  const was = predictPan({ ...reference, moments: [...now.formula.moments], gates: [] }, larder);
+export function flowsOtherwise(now: Predicted, reference: KeyedPan, larder: Larder, calibration: Calibration): boolean {
+  const was = predictPan({ ...reference, moments: [...now.formula.moments], gates: [] }, larder, calibration);
   if (!was) return false;
   return now.prediction.moments.some(({ state }, m) => {
     const before = was.prediction.moments[m]?.state.flow.resistancePa ?? state.flow.resistancePa;
@@ -30,10 +31,11 @@ export function changedRows(draft: FormulaDraft, reference: KeyedPan): ReadonlyS
 }
 
 /** The pan with the rows that stay held fast. */
-export function heldPan(draft: FormulaDraft, reference: KeyedPan, larder: Larder): KnownPan {
+export function heldPan(draft: FormulaDraft, reference: KeyedPan, larder: Larder, calibration: Calibration): KnownPan {
   const held = changedRows(draft, reference);
   return knownPan(
     { ...draft, lines: draft.lines.map((line) => ({ ...line, locked: line.locked || held.has(line.key) })) },
     larder,
+    calibration,
   );
 }

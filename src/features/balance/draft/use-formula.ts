@@ -2,6 +2,7 @@
 
 import { useMemo, useReducer, useRef } from 'react';
 
+import type { Calibration } from '@/core/learn/kitchen';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
@@ -13,7 +14,7 @@ import { draftOf, reduceDraft } from './formula-draft';
  *
  * @param base the formula it is a variant of
  */
-export function useFormula(file: FormulaFile, larder: Larder, base: FormulaFile | undefined) {
+export function useFormula(file: FormulaFile, larder: Larder, calibration: Calibration, base: FormulaFile | undefined) {
   const nextKey = useRef(0);
   const newKey = () => {
     nextKey.current += 1;
@@ -24,7 +25,7 @@ export function useFormula(file: FormulaFile, larder: Larder, base: FormulaFile 
     return { past: [], present, future: [], mark: undefined, reference: present };
   });
   const { present } = history;
-  const predicted = useMemo(() => predictPan(present, larder), [present, larder]);
+  const predicted = useMemo(() => predictPan(present, larder, calibration), [present, larder, calibration]);
   const steps = useMemo(
     () => ({
       edit: (edit: Edit) => dispatch({ type: 'edit', edit }),
@@ -37,9 +38,11 @@ export function useFormula(file: FormulaFile, larder: Larder, base: FormulaFile 
   const kept = history.reference;
   const reference = useMemo(() => (base ? keyed(base) : kept), [base, kept]);
   const last = history.past.at(-1);
-  const previous = useMemo(() => last && predictPan(last, larder), [last, larder]);
+  const previous = useMemo(() => last && predictPan(last, larder, calibration), [last, larder, calibration]);
   return {
     draft: present,
+    /** whose figures are predicted */
+    calibration,
     predicted,
     /** the state before the last step: the ghost on the chart */
     previous,

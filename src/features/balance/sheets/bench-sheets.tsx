@@ -129,6 +129,7 @@ function Swap({ bench: { formula, shelf, balancing }, rowKey, close }: Part & { 
       draft={draft}
       predicted={predicted}
       larder={shelf.larder}
+      calibration={formula.calibration}
       rowKey={rowKey}
       balancing={balancing}
       onClose={close}
@@ -141,7 +142,7 @@ function Swap({ bench: { formula, shelf, balancing }, rowKey, close }: Part & { 
 }
 
 function Blend({ bench: { formula, shelf }, rowKey, close }: Part & { rowKey: string }) {
-  const { draft, edit } = formula;
+  const { draft, edit, calibration } = formula;
   const line = draft.lines.find(({ key }) => key === rowKey);
   const current = line && shelf.larder.get(line.ingredient);
   if (!line || !current) return null;
@@ -153,7 +154,7 @@ function Blend({ bench: { formula, shelf }, rowKey, close }: Part & { rowKey: st
       ingredients={shelf.ingredients}
       newKey={formula.newKey}
       before={formula.predicted}
-      withParts={(parts) => predictPan({ ...draft, lines: inPlace(parts) }, shelf.larder)}
+      withParts={(parts) => predictPan({ ...draft, lines: inPlace(parts) }, shelf.larder, calibration)}
       onClose={close}
       onTake={(parts) => {
         edit({ type: 'lines', lines: inPlace(parts) });

@@ -2,26 +2,34 @@ import type { FormulaFile } from '@/formats/formula-file';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
 import { weight } from '@/ui/format';
+import { useCalibration } from '@/ui/pours/pours-provider';
 import type { FormulaDraft } from '../draft/edit';
 import { measures } from '../verdict/measures';
 
 /** Rows and measures of another state of the formula and of the pan now. */
 export function SideBySide({
+  id,
   name,
   file,
   draft,
   larder,
 }: {
+  /** of the formula */
+  id: string;
   name: string;
   file: FormulaFile;
   draft: FormulaDraft;
   larder: Larder;
 }) {
+  const calibration = useCalibration(id);
   const then = keyed(file);
   const names = [...new Set([...then.lines, ...draft.lines].map(({ ingredient }) => ingredient))];
   const sum = (lines: FormulaDraft['lines'], ingredient: string) =>
     lines.filter((line) => line.ingredient === ingredient).reduce((total, line) => total + line.grams, 0);
-  const [was, is] = [predictPan(then, larder)?.prediction, predictPan(draft, larder)?.prediction];
+  const [was, is] = [
+    predictPan(then, larder, calibration)?.prediction,
+    predictPan(draft, larder, calibration)?.prediction,
+  ];
   const shown = (file: FormulaDraft, prediction: typeof was) =>
     new Map((prediction ? measures(file, prediction, undefined) : []).map(({ title, shown: text }) => [title, text]));
   const [before, now] = [shown(then, was), shown(draft, is)];

@@ -1,6 +1,7 @@
 'use client';
 
 import { useEffect, useMemo, useState } from 'react';
+import type { Calibration } from '@/core/learn/kitchen';
 import { compositionVector } from '@/core/matter/components';
 import { isFreeOf, RESTRICTIONS, type Restriction, standingTo } from '@/core/swap/restrictions';
 import { nearestFirst } from '@/core/swap/substitutes';
@@ -83,6 +84,7 @@ export function SwapSheet({
   draft,
   predicted,
   larder,
+  calibration,
   rowKey,
   balancing,
   onClose,
@@ -91,6 +93,7 @@ export function SwapSheet({
   draft: FormulaDraft;
   predicted: Predicted;
   larder: Larder;
+  calibration: Calibration;
   /** the row it was opened from, if any */
   rowKey: string | undefined;
   balancing: Pick<Balancing, 'swap' | 'busy'>;
@@ -120,7 +123,7 @@ export function SwapSheet({
   );
 
   const lines = answer && swappedLines(draft, chosen, answer.grams);
-  const after = lines && predictPan({ ...draft, lines }, larder);
+  const after = lines && predictPan({ ...draft, lines }, larder, calibration);
 
   return (
     <Sheet

@@ -15,6 +15,7 @@ import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { Button } from '@/ui/button';
 import { flowWords } from '@/ui/flow-words';
 import { priceByWeight, significant } from '@/ui/format';
+import { useCalibration } from '@/ui/pours/pours-provider';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { fixed } from '@/ui/settings/numerals';
 import { BY_WEIGHT, unitName } from '@/ui/settings/shown-units';
@@ -182,7 +183,8 @@ function FlowCell({
 
 /** One variant beside the others: its gates, flow, shine, keeping, taste, cost, alcohol and allergens. */
 function VariantRow({ id, name, file, larder }: { id: string; name: string; file: FormulaFile; larder: Larder }) {
-  const prediction = predictPan(keyed(file), larder)?.prediction;
+  const calibration = useCalibration(id);
+  const prediction = predictPan(keyed(file), larder, calibration)?.prediction;
   const pour = prediction && atThePour(prediction.moments);
   const set = prediction && onceSet(prediction.moments);
   const declared = allergenWords(panContents(file, larder));

@@ -122,7 +122,7 @@ export function VersionsSheet({
               </Button>
             </div>
             {compared?.id === version.id && (
-              <SideBySide name={compared.name} file={compared.file} draft={draft} larder={larder} />
+              <SideBySide id={id} name={compared.name} file={compared.file} draft={draft} larder={larder} />
             )}
           </li>
         ))}

@@ -95,7 +95,7 @@ export function useBalancing(
   larder: Larder,
   household: (draft: FormulaDraft, pan: KnownPan) => Household | undefined,
 ) {
-  const { draft, edit, reference } = formula;
+  const { draft, edit, reference, calibration } = formula;
   const { busy, ready, stop, ask: askWorker, keep, swap } = useBalance();
   const [goal, setGoal] = useState<BalanceGoal>('close');
   const { proposal, fault, latest, hold, letGo } = useHeldProposal(draft);
@@ -107,7 +107,7 @@ export function useBalancing(
     return { ...answer, before: asked, pan, grams: byKey(pan, grams), goal: wanted, rounded };
   };
   const ask = async (asked: FormulaDraft, wanted: BalanceGoal, freeTotal = false) => {
-    const pan = knownPan(asked, larder);
+    const pan = knownPan(asked, larder, calibration);
     if (busy || !pan.formula.lines.some(({ grams }) => grams > 0)) return;
     await hold(asked, () => outcomeOf(asked, pan, wanted, freeTotal));
   };
@@ -123,7 +123,7 @@ export function useBalancing(
     /** balances back to the flow the pan had before it was changed; what was changed stays */
     keepFlow: async () => {
       if (busy) return;
-      const [was, pan] = [knownPan(reference, larder), heldPan(draft, reference, larder)];
+      const [was, pan] = [knownPan(reference, larder, calibration), heldPan(draft, reference, larder, calibration)];
       await hold(draft, async () => {
         const { grams, within, ...answer } = await keep(was.formula, pan.formula);
         return { ...answer, before: draft, pan, grams: byKey(pan, grams), goal, rounded: [], keeps: within ?? 'no' };

@@ -1,10 +1,11 @@
 import { NextResponse } from 'next/server';
 import { z } from 'zod';
+import { calibrationOf } from '@/core/learn/kitchen';
 import { predictFormula } from '@/core/predict/predict-formula';
 import { chocolateColour } from '@/core/shine/colour';
 import { drawWithAnswerSchema } from '@/formats/draw-with';
+import { larderOf } from '@/kitchen/known-item';
 import { keyed, knownPan } from '@/kitchen/known-pan';
-import { larderHere } from '@/kitchen/larder-here';
 import { drawWith } from '@/kitchen/serve/draw-with';
 import { sharedDatabase } from '@/server/db/database';
 import { answering, RequestError } from '@/server/read-request';
@@ -27,9 +28,11 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     const [first, second] = [await findFormula(db, (await params).id), await findFormula(db, asked.data.with)];
     if (!first || !second) throw new RequestError(404, 'This formula was deleted, or never was here.');
     const ids = [first, second].flatMap(({ file }) => file.lines.map(({ ingredient }) => ingredient));
-    const pours = asked.data.book === 'yes' ? undefined : await kitchenPours(db);
-    const larder = larderHere(await someIngredients(db, ids), pours);
-    const [one, two] = [first, second].map(({ file }) => knownPan(keyed(file), larder).formula);
+    const knowledge = asked.data.book === 'yes' ? undefined : await kitchenPours(db);
+    const larder = larderOf(await someIngredients(db, ids));
+    const [one, two] = [first, second].map(
+      ({ id, file }) => knownPan(keyed(file), larder, calibrationOf(knowledge, id)).formula,
+    );
     const answer = one && two && drawWith(one, two, asked.data.at);
     const prediction = two && predictFormula(two);
     if (!answer || !prediction) throw new RequestError(422, 'One of the two pans is empty.');
