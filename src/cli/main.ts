@@ -6,6 +6,8 @@ import { LARGEST_FILE_BYTES, parseFormulaText, readFormula } from '@/formats/for
 import { FormulaFileError } from '@/formats/formula-file-error';
 import type { Ingredient } from '@/formats/ingredient';
 import { parseLarderCsv } from '@/formats/larder-csv';
+import { answerLearn } from '@/formats/learn-answers';
+import { readTests } from '@/formats/learn-file';
 import { lookUp } from '@/formats/look-up';
 import { messageOf } from '@/formats/message-of';
 import { answerPan } from '@/formats/pan-answers';
@@ -17,8 +19,10 @@ const USAGE = `Usage:
   dark-pour balance FILE.json     the least change that brings it through its gates
   dark-pour method FILE.json      the steps that make it, with their times, temperatures and states
   dark-pour pan FILE.json         a pan followed through what happens to it
+  dark-pour learn FILE.json       what a kitchen's own tests teach, and what is predicted with it
 FILE.json holds one formula or a list of them (format dark-pour/formula, version 1), for pan one pan or a list
-(format dark-pour/pan, version 1); - reads standard input.`;
+(format dark-pour/pan, version 1), for learn one kitchen's tests or a list (format dark-pour/tests, version 1);
+- reads standard input.`;
 
 type Larder = ReadonlyMap<string, Ingredient>;
 
@@ -33,6 +37,7 @@ const VERBS: Readonly<Record<string, Verb>> = {
   balance: { reads: 'formula', answer: (value, larder) => answerBalance(readFormula(value), larder) },
   method: { reads: 'formula', answer: (value, larder) => answerMethod(readFormula(value), larder) },
   pan: { reads: 'pan', answer: (value, larder) => answerPan(readPan(value), larder) },
+  learn: { reads: 'kitchen', answer: (value, larder) => answerLearn(readTests(value), larder) },
 };
 
 function readText(path: string): string {

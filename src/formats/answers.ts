@@ -1,12 +1,24 @@
 import { balanceFor } from '@/core/balance/goal';
 import type { BalanceResult } from '@/core/balance/result';
+import { PLATE_TEST, spreadDiameter } from '@/core/flow/ring-spread';
 import { componentGrams } from '@/core/matter/mixing';
 import { type Prediction, predictFormula } from '@/core/predict/predict-formula';
+import type { State } from '@/core/predict/state';
 import type { FormulaFile } from './formula-file';
 import { FormulaFileError } from './formula-file-error';
 import { type LarderComposition, resolveFormula } from './resolve-formula';
 
 const EMPTY_PAN = 'nothing is in the pan: every line is 0 g';
+
+/** s after which a ring of 20 mL from 50 mm is told. */
+const RING_SECONDS = [10, 30, 180] as const;
+
+/** mm across a ring of 20 mL from 50 mm, by the seconds after it is lifted. */
+const ringsOf = ({ flow }: State) =>
+  RING_SECONDS.map((seconds) => ({
+    seconds,
+    diameterMm: spreadDiameter({ ...flow, densityKgM3: flow.phases.densityKgM3 }, PLATE_TEST.volumeMl, seconds),
+  }));
 
 /** A prediction as the shell prints it. */
 function predictionAnswer(name: string, prediction: Prediction) {
@@ -38,6 +50,7 @@ function predictionAnswer(name: string, prediction: Prediction) {
       shine: state.shine,
       waterActivity: state.waterActivity,
       plateDiameterMm,
+      rings: ringsOf(state),
       risks: state.risks,
     })),
   };

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { formulaFileSchema } from './formula-file';
+import { learnFileSchema } from './learn-file';
 import { panFileSchema } from './pan-file';
 
 /** A file as a JSON Schema (draft 2020-12), from the same declaration the app reads with. */
@@ -31,5 +32,11 @@ export const jsonSchemas = () => ({
     'A pan and what happens to it, event by event: something goes in (add), time passes with or without heat until an end is reached ' +
       '(until), or it is poured and stands (stand). Grams, °C, seconds, m, W; W/m²K for places.',
     panFileSchema,
+  ),
+  'dark-pour-tests-1': jsonSchema(
+    'Dark Pour tests, version 1',
+    'What was measured in a kitchen (tests), each with its formula, its temperature and history and how long ago, and what is to be predicted with ' +
+      'what they teach (predict). mm, mL, s, Pa, Pa·s, hours, °C; sd is the standard error in natural logarithms.',
+    learnFileSchema,
   ),
 });

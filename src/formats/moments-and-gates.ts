@@ -22,6 +22,13 @@ const hours = z
   .min(0, 'must be 0 h or more')
   .max(10_000, 'must be at most 10 000 h');
 
+/** Hours at temperatures, oldest first. */
+export const historySchema = z
+  .array(z.tuple([hours, temperatureC], { error: 'must be [hours, °C]' }).readonly())
+  .min(1, 'must hold at least one [hours, °C]')
+  .max(50)
+  .readonly();
+
 /** Names that meant a role before moments had one. */
 const ROLE_OF_NAME: Readonly<Record<string, MomentRole>> = {
   pan: 'pan',
@@ -37,12 +44,7 @@ export const momentSchema = z
     /** what the moment is for; told by its name in older files, else by its temperature and time */
     role: z.enum(MOMENT_ROLES, { error: `must be one of ${MOMENT_ROLES.join(', ')}` }).optional(),
     temperatureC,
-    history: z
-      .array(z.tuple([hours, temperatureC], { error: 'must be [hours, °C]' }).readonly())
-      .min(1, 'must hold at least one [hours, °C]')
-      .max(50)
-      .readonly()
-      .optional(),
+    history: historySchema.optional(),
   })
   .transform(
     ({ role, history, ...moment }): Moment => ({

@@ -5,6 +5,8 @@ import path from 'node:path';
 import { describe, expect, it } from 'vitest';
 import { answerBalance, answerPredict } from '@/formats/answers';
 import { readFormula } from '@/formats/formula-file';
+import { answerLearn } from '@/formats/learn-answers';
+import { readTests } from '@/formats/learn-file';
 import { answerPan } from '@/formats/pan-answers';
 import { readPan } from '@/formats/read-pan';
 import { fileOf, larder } from '../support/kitchen';
@@ -43,6 +45,13 @@ const PAN = {
   ],
 };
 
+const TESTS = {
+  format: 'dark-pour/tests',
+  version: 1,
+  tests: [{ formula: FORMULA, temperatureC: 40, daysAgo: 3, measured: { ring: { diameterMm: 80 } } }],
+  predict: [{ formula: FORMULA, temperatureC: 5 }],
+};
+
 const plain = (value: unknown) => JSON.parse(JSON.stringify(value));
 
 describe('dark-pour from the shell', () => {
@@ -62,6 +71,12 @@ describe('dark-pour from the shell', () => {
     const { status, stdout } = darkPour(['pan', '-'], JSON.stringify([PAN]));
     expect(status).toBe(0);
     expect(JSON.parse(stdout)).toEqual(plain([answerPan(readPan(PAN), larder)]));
+  });
+
+  it('learns from a kitchen’s tests', () => {
+    const { status, stdout } = darkPour(['learn', '-'], JSON.stringify([TESTS]));
+    expect(status).toBe(0);
+    expect(JSON.parse(stdout)).toEqual(plain([answerLearn(readTests(TESTS), larder)]));
   });
 
   it('answers a list with a list, in order', () => {

@@ -3,7 +3,7 @@ import { PLATE_TEST, RING_MM } from '../flow/ring-spread';
 import { type ThermalHistory, usualHistory } from '../matter/process';
 import { BARELY_SET_PA } from '../pan/setting-time';
 import { pouredBody, stand, standingFlow, stillMaterial } from '../pan/still';
-import { type Batch, stateAt } from '../predict/state';
+import { type Batch, flowAt, stateAt } from '../predict/state';
 import { COOLING_PLACES } from '../set/cooling';
 import { yieldFromBall, yieldFromDroppedBall, yieldFromDroppedRod } from '../set/indentation';
 import { READING_SD } from './calibration';
@@ -138,10 +138,35 @@ export function readingOf(evidence: Evidence, se: number): TestReading {
   return { about: mostOf(leaning), residual, se, evidence };
 }
 
-/** How long a layer took to set, and how the model's own hours follow each offset. */
-function timeEvidence(batch: Batch, test: Extract<KitchenTest, { test: 'sets' }>): Evidence | undefined {
+/** Below this there is not enough solid fat to make anything firm, volume share. */
+const LEAST_NETWORK = 0.01;
+const HALF_SET = 1;
+
+/**
+ * Hours until what stands at one temperature from the beginning is firm: its fat has come half way to its rest. A kitchen's other offsets do not
+ * move it.
+ *
+ * @returns nothing where no fat makes it firm
+ */
+export function hoursUntilFirm(batch: Batch, temperatureC: number): number | undefined {
+  const { parts } = flowAt(batch, temperatureC, [[1, temperatureC]]);
+  if (parts.restingNetwork < LEAST_NETWORK) return undefined;
+  return (HALF_SET / parts.crystalAge) * Math.exp(batch.mixture.process.timeOffset);
+}
+
+/**
+ * How long something took to set, and how the model's own hours follow each offset.
+ *
+ * @param measuredHours h it took
+ * @param hoursOf h it takes by the model; nothing where it never sets
+ */
+export function timeEvidence(
+  batch: Batch,
+  measuredHours: number,
+  hoursOf: (batch: Batch) => number | undefined,
+): Evidence | undefined {
   const lnHours = (of: Batch) => {
-    const hours = hoursToSet(of, test.depthMm, test.fromC, test.aroundC);
+    const hours = hoursOf(of);
     return hours === undefined ? undefined : Math.log(hours);
   };
   const standard = lnHours(batch);
@@ -155,7 +180,7 @@ function timeEvidence(batch: Batch, test: Extract<KitchenTest, { test: 'sets' }>
   };
   return {
     of: 'time',
-    away: Math.log(test.hours) - standard,
+    away: Math.log(measuredHours) - standard,
     slopes: {
       warm: slope('warmOffset'),
       cold: slope('coldOffset'),
@@ -197,7 +222,8 @@ type FlowTest = Exclude<KitchenTest, { readonly test: 'taste' | 'grains' | 'lamp
 export function readTest(batch: Batch, test: KitchenTest): TestReading | undefined {
   if (test.test === 'taste' || test.test === 'grains' || sinksIn(test)) return undefined;
   if (test.test === 'sets') {
-    const evidence = timeEvidence(batch, test);
+    const { hours, depthMm, fromC, aroundC } = test;
+    const evidence = timeEvidence(batch, hours, (of) => hoursToSet(of, depthMm, fromC, aroundC));
     return evidence && readingOf(evidence, TEST_SE.sets);
   }
   const state = stateAt(batch, test.temperatureC, 'hours' in test ? historyOf(test) : usualHistory(test.temperatureC));

@@ -1,3 +1,5 @@
+import type { HeatWord } from './step';
+
 /** What is wrong with a method, as data: where, which row, and the numbers a cook's sentence is made of. */
 export type MethodFault =
   | { readonly kind: 'overflows' | 'boilsOver'; readonly step: number }
@@ -19,6 +21,8 @@ export type MethodFault =
   | { readonly kind: 'stirredWhileSetting'; readonly step: number; readonly temperatureC: number }
   | { readonly kind: 'belowPour'; readonly step: number; readonly temperatureC: number; readonly pourC: number }
   | { readonly kind: 'catches' | 'nearlyCatches'; readonly step: number }
-  | { readonly kind: 'neverEnds'; readonly step: number; readonly temperatureC: number }
+  | { readonly kind: 'neverEnds'; readonly step: number; readonly temperatureC: number; readonly seconds: number }
+  | { readonly kind: 'neverBoils'; readonly step: number; readonly temperatureC: number; readonly heat: HeatWord }
+  | { readonly kind: 'boilsDry'; readonly step: number; readonly seconds: number }
   | { readonly kind: 'rowInNoStep'; readonly row: number; readonly grams: number }
   | { readonly kind: 'rowTooOften'; readonly row: number; readonly share: number };

@@ -20,8 +20,16 @@ export function isAtTheBoil(pan: PanState): boolean {
   return boilsAtC !== undefined && pan.temperatureC > boilsAtC - NEAR_BOIL_C;
 }
 
+/** Why a step does not come to its end. */
+function noEnd({ end: { temperatureC }, step, stopped, seconds }: FollowedStep, i: number): MethodFault {
+  if (stopped === 'dry') return { kind: 'boilsDry', step: i, seconds };
+  if (step.end.kind === 'boil' && step.heat) return { kind: 'neverBoils', step: i, temperatureC, heat: step.heat };
+  return { kind: 'neverEnds', step: i, temperatureC, seconds };
+}
+
 /** Faults of the pan itself: too small, catching, an end that never comes. */
-export function panFaults({ end, reached, start, step }: FollowedStep, i: number): MethodFault[] {
+export function panFaults(followed: FollowedStep, i: number): MethodFault[] {
+  const { end, reached, start, step, stopped } = followed;
   const faults: MethodFault[] = [];
   const fill = fillOf(start);
   const boils = step.heat !== undefined && isAtTheBoil(end);
@@ -32,7 +40,7 @@ export function panFaults({ end, reached, start, step }: FollowedStep, i: number
   // What is left to melt or dissolve is told by itself.
   const { kind } = step.end;
   const left = kind === 'dissolved' ? undissolvedG(end) : kind === 'melted' || kind === 'bursts' ? unmeltedG(end) : 0;
-  if (!reached && left <= LEFT_G) faults.push({ kind: 'neverEnds', step: i, temperatureC: end.temperatureC });
+  if (!reached && (left <= LEFT_G || stopped === 'dry')) faults.push(noEnd(followed, i));
   return faults;
 }
 

@@ -61,6 +61,7 @@ function Faults({
     weight: (g: number) => weight(Math.round(g * 10) / 10),
     percent,
     ratio: (value: number) => significant(value),
+    duration,
     row: (row: number) => names[row] ?? '',
   };
   return faults.map((fault, i) => {

@@ -70,7 +70,8 @@ export function StepItem({
 }
 
 /** How long a step takes; one that is over as it begins says so. */
-function timeOf({ seconds, reached }: FollowedStep): string {
+function timeOf({ seconds, reached, stopped }: FollowedStep): string {
+  if (stopped === 'dry') return `dry after ${duration(seconds)}`;
   if (!reached) return 'never ends';
   return seconds < 3 ? 'at once' : duration(seconds);
 }

@@ -6,8 +6,29 @@ export interface FaultNumbers {
   readonly weight: (grams: number) => string;
   readonly percent: (share: number) => string;
   readonly ratio: (value: number) => string;
+  readonly duration: (seconds: number) => string;
   /** name of a row */
   readonly row: (row: number) => string;
+}
+
+/** s from which on it is told how long was waited. */
+const LONG_S = 24 * 3600;
+
+/** Why a step does not come to its end. */
+function noEndSentence(
+  fault: Extract<MethodFault, { kind: 'neverEnds' | 'neverBoils' | 'boilsDry' }>,
+  n: FaultNumbers,
+): string {
+  switch (fault.kind) {
+    case 'neverEnds':
+      return fault.seconds > LONG_S
+        ? `After ${n.duration(fault.seconds)} it is still at ${n.celsius(fault.temperatureC)}. More heat, less in the pan, or another end.`
+        : `It never comes there: it stays at ${n.celsius(fault.temperatureC)}. More heat, less in the pan, or another end.`;
+    case 'neverBoils':
+      return `On ${fault.heat} heat it steams at ${n.celsius(fault.temperatureC)} and does not boil: more heat.`;
+    case 'boilsDry':
+      return `It boils dry after ${n.duration(fault.seconds)}: less heat, more liquid, or a shorter step.`;
+  }
 }
 
 /** What is wrong, as a cook would say it: with what mends it. */
@@ -62,7 +83,9 @@ export function faultSentence(fault: MethodFault, n: FaultNumbers): string {
     case 'nearlyCatches':
       return 'It comes near to catching: scrape the base, turn it down.';
     case 'neverEnds':
-      return `It never comes there: it stays at ${n.celsius(fault.temperatureC)}. More heat, less in the pan, or another end.`;
+    case 'neverBoils':
+    case 'boilsDry':
+      return noEndSentence(fault, n);
     case 'rowInNoStep':
       return `${n.weight(fault.grams)} of ${n.row(fault.row)} go in nowhere.`;
     case 'rowTooOften':

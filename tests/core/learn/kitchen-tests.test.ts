@@ -89,7 +89,8 @@ describe('a kitchen test held against the book', () => {
     expect(se({ test: 'handle', depthMm: 8, ...SET })).toBe(0.35);
     expect(se({ test: 'spoonRest', depthMm: 4, ...SET })).toBe(0.35);
     expect(se({ test: 'feels', likePa: 1000, ...SET })).toBe(0.5);
-    expect(se({ test: 'spoonLine', holds: true, temperatureC: 38 })).toBe(0.5);
+    expect(se({ test: 'spoonLine', holds: true, temperatureC: 38 })).toBe(0.3);
+    expect(se({ test: 'stands', heightMm: 20, holds: true, ...SET })).toBe(0.3);
     expect(se({ test: 'lamp', seen: 'glow', ...SET })).toBe(0.5);
   });
 

@@ -215,7 +215,7 @@ describe('a batch in this kitchen', () => {
     expect(process.coldOffset).toBeCloseTo(offsets.cold.mean + own, 12);
     expect(process.gelOffset).toBeCloseTo(offsets.gel.mean + own, 12);
     expect(process.timeOffset).toBeCloseTo(offsets.time.mean, 12);
-    for (const nobody of [undefined, 'constructor', 'other']) {
+    for (const nobody of [undefined, 'constructor', 'of no test']) {
       const plain = inThisKitchen(DEFAULT_PROCESS, knowledge, { chocolate: nobody, formula: nobody });
       expect(plain.warmOffset).toBeCloseTo(offsets.warm.mean, 12);
       expect(plain.learnt?.warmSd).toBeGreaterThan(process.learnt?.warmSd ?? Number.NaN);

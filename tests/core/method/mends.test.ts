@@ -185,7 +185,7 @@ const BAD: readonly (readonly [MethodFault['kind'], ReturnType<typeof judged>, M
     ),
     'lowerHeat',
   ],
-  ['neverEnds', judged(STARCH, changed(starch, 'boil', { heat: 'low' }), 50, weak), 'moreHeat'],
+  ['neverBoils', judged(STARCH, changed(starch, 'boil', { heat: 'low' }), 50, weak), 'moreHeat'],
   ['belowPour', judged(GANACHE, changed(poured, 'butter', { leastSeconds: 900 }), 40), 'warmAgain'],
   ['blenderTemperature', judged(GANACHE, without(blended, 'cool'), 32), 'coolFirst'],
   [

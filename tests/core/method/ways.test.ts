@@ -300,7 +300,9 @@ describe('what is wrong with a method', () => {
     expect(faultsOf(thick, scorched)).toContain('catches');
     expect(
       faultsOf(ganache, changed(poured, 'boil', { heat: 'low' }), { ...USUAL_METHOD_KITCHEN, powerW: 200 }),
-    ).toContain('neverEnds');
+    ).toContain('neverBoils');
+    const dry = changed(poured, 'boil', { end: { kind: 'seconds', seconds: 3600 } });
+    expect(faultsOf(ganache, dry)).toContain('boilsDry');
   });
 
   it('a microwave that never warms it through, though nothing is left to melt', () => {

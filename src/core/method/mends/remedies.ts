@@ -61,8 +61,10 @@ function atStep(kind: MethodFault['kind'], which: Case, pourC: number): readonly
       return [warmedAgain(which, pourC)];
     case 'catches':
     case 'nearlyCatches':
+    case 'boilsDry':
       return gentler(which);
     case 'neverEnds':
+    case 'neverBoils':
       return reaching(which);
     default:
       return [];
