@@ -48,7 +48,12 @@ const MEASURED = {
     stands: z.strictObject({ mm: within('mm', 1, 1000), held: z.boolean({ error: 'must be true or false' }) }),
     sd: sd(READING_SD.threshold),
   }),
-  firmAfterHours: z.strictObject({ firmAfterHours: within('hours', 0.01, 2000).describe('until its fat had come half way to its rest at that temperature'), sd: sd(READING_SD.chillTime) }),
+  firmAfterHours: z.strictObject({
+    firmAfterHours: within('hours', 0.01, 2000).describe(
+      'until its fat had come half way to its rest at that temperature',
+    ),
+    sd: sd(READING_SD.chillTime),
+  }),
 } as const;
 
 type MeasuredKind = keyof typeof MEASURED;

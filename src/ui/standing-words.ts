@@ -4,7 +4,7 @@ import { percent } from './format';
 /** How a formula stands to its gates. */
 export const STANDING_WORDS: Readonly<Record<Standing, string>> = {
   lands: 'lands',
-  justLands: 'just lands',
+  justLands: 'borderline',
   misses: 'misses',
 };
 

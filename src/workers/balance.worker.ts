@@ -5,7 +5,7 @@ import type { Formula } from '@/core/formula/formula';
 import { type CupSystem, fillings, type Measurable, type MeasureSystem } from '@/core/matter/measures';
 import { monteCarlo } from '@/core/predict/monte-carlo';
 import { predictFormula } from '@/core/predict/predict-formula';
-import { keepCurve } from '@/core/swap/keep-curve';
+import { flowOtherwise, type KeptCurve, keepCurve, type OtherFlow } from '@/core/swap/keep-curve';
 import { type Substitute, swap } from '@/core/swap/swap';
 
 /** What a balance came to, as far as the screen needs it. */
@@ -45,6 +45,22 @@ export interface BalanceRequest {
 /** As the bench draws it once the pan rests. */
 const chanceOf = (formula: Formula) => monteCarlo(formula, { restedHours: 24, seed: 1, draws: 1000 }).chance;
 
+/** A flow that was kept, or changed at one moment, for the screen. */
+function keepAnswer(formula: Formula, { formula: kept, within }: KeptCurve): KeepAnswer {
+  const grams = kept.lines.map((line) => line.grams);
+  return {
+    status: within === undefined ? 'nearest' : 'lands',
+    grams,
+    change: sizeOfChange(
+      formula.lines.map((line) => line.grams),
+      grams,
+    ),
+    inTheWay: [],
+    chance: [chanceOf(formula), chanceOf(kept)],
+    within,
+  };
+}
+
 const door = {
   balance(formula: Formula, { goal, household, freeTotal }: BalanceRequest): BalanceAnswer {
     const fillable =
@@ -60,20 +76,10 @@ const door = {
   keep(reference: Formula, formula: Formula): KeepAnswer {
     const before = predictFormula({ ...reference, moments: formula.moments, gates: formula.gates });
     if (!before) throw new RangeError('There is no flow to keep: the pan was empty.');
-    const { formula: kept, within } = keepCurve(before, formula);
-    const grams = kept.lines.map((line) => line.grams);
-    return {
-      status: within === undefined ? 'nearest' : 'lands',
-      grams,
-      change: sizeOfChange(
-        formula.lines.map((line) => line.grams),
-        grams,
-      ),
-      inTheWay: [],
-      chance: [chanceOf(formula), chanceOf(kept)],
-      within,
-    };
+    return keepAnswer(formula, keepCurve(before, formula));
   },
+
+  flowOtherwise: (formula: Formula, other: OtherFlow): KeepAnswer => keepAnswer(formula, flowOtherwise(formula, other)),
 
   swap(formula: Formula, substitutes: ReadonlyMap<number, Substitute>): SwapAnswer {
     const { formula: swapped, within } = swap(formula, substitutes);

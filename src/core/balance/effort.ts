@@ -8,8 +8,8 @@ export interface Effort {
 
 /** Readings that a balance may take to find a landing: some four seconds. Usual requests take a hundredth of it. */
 export const EFFORT_TO_LAND = 40_000;
-/** Readings that may be spent on what stands in the way: some six seconds more. */
-export const EFFORT_TO_EXPLAIN = 60_000;
+/** Readings that may be spent on what stands in the way: half a second more. */
+export const EFFORT_TO_EXPLAIN = 8_000;
 
 /** Readings that the quadratic program of a step takes as long as, for each cube of its unknowns (measured, 10 to 60 rows). */
 const READINGS_A_CUBE = 1.2e-3;

@@ -10,7 +10,8 @@ import { quantityOf } from '../predict/quantities';
 /** How far the resistance may move at a moment, ln, the closest first: as it was, a tenth, a quarter, a half. */
 const AS_IT_WAS = [0.02, 0.05] as const;
 const CLOSENESS = [0.1, 0.25, 0.5] as const;
-/** How far sweetness and cocoa may move, as a share: it is to be no new recipe. */
+/** How far sweetness and cocoa may move, as a share: unnoticed, then so that it is no new recipe (J). */
+const UNNOTICED = 0.08;
 const SAME_TASTE = 0.2;
 /** Least and most of a row that names no limits, beside what it is. */
 const LEAST_OF_ROW = 0.4;
@@ -31,40 +32,73 @@ export interface KeptCurve {
  * What is wished for, the dearest first: all as it was; then at every closeness sweetness, cocoa and gates, then without cocoa, then sweetness alone; last the
  * curve. No gate is given up to come closer than a tenth.
  */
-const WISHES = [
-  ...AS_IT_WAS.flatMap((closeness) => [
-    { closeness, taste: ['sweetness', 'cocoaPercent'], gates: true } as const,
-    { closeness, taste: ['sweetness'], gates: true } as const,
+interface Wish {
+  readonly closeness: number;
+  /** share by which sweetness may move, and whether cocoa is held, too */
+  readonly sweetness: number | undefined;
+  readonly cocoa: boolean;
+  readonly gates: boolean;
+}
+const WISHES: readonly Wish[] = [
+  ...[...AS_IT_WAS, ...CLOSENESS.slice(0, 1)].flatMap((closeness): Wish[] => [
+    { closeness, sweetness: UNNOTICED, cocoa: true, gates: true },
+    { closeness, sweetness: UNNOTICED, cocoa: false, gates: true },
   ]),
-  ...CLOSENESS.flatMap((closeness) => [
-    { closeness, taste: ['sweetness', 'cocoaPercent'], gates: true } as const,
-    { closeness, taste: ['sweetness'], gates: true } as const,
-    { closeness, taste: ['sweetness'], gates: false } as const,
+  ...AS_IT_WAS.map((closeness): Wish => ({ closeness, sweetness: SAME_TASTE, cocoa: false, gates: true })),
+  ...CLOSENESS.flatMap((closeness): Wish[] => [
+    { closeness, sweetness: SAME_TASTE, cocoa: true, gates: true },
+    { closeness, sweetness: SAME_TASTE, cocoa: false, gates: true },
+    { closeness, sweetness: SAME_TASTE, cocoa: false, gates: false },
   ]),
-  ...CLOSENESS.map((closeness) => ({ closeness, taste: [], gates: false }) as const),
+  ...CLOSENESS.map((closeness): Wish => ({ closeness, sweetness: undefined, cocoa: false, gates: false })),
 ];
-type Wish = (typeof WISHES)[number];
+
+/** Above this a sauce flows, below it has set: what is asked of one moves the others of its kind, °C (J). */
+const WARM_FROM_C = 28;
+const isWarm = (temperatureC: number) => temperatureC >= WARM_FROM_C;
+/** ln within which a flow that is asked for must be met: else nothing was done. */
+const ASKED_WITHIN = 0.1;
+
+/** A flow that is to be another at one of its moments; warm moments go together, and cold ones. */
+export interface OtherFlow {
+  readonly moment: string;
+  /** times as thick as it was, above 0 */
+  readonly times: number;
+}
 
 /** A batch as it was, as gates: the resistance at every moment, and the taste. */
-function gatesAround(before: Prediction, own: readonly Gate[], { closeness, taste, gates }: Wish): Gate[] {
+function gatesAround(
+  before: Prediction,
+  own: readonly Gate[],
+  { closeness, sweetness, cocoa, gates }: Wish,
+  other: OtherFlow | undefined,
+): Gate[] {
   const [first] = before.moments;
   if (!first) return [];
-  const sameTaste = (quantity: 'sweetness' | 'cocoaPercent'): Gate[] => {
+  const otherC = before.moments.find(({ moment }) => moment.name === other?.moment)?.moment.temperatureC;
+  const sameTaste = (quantity: 'sweetness' | 'cocoaPercent', share: number): Gate[] => {
     const value = quantityOf({ mixture: before.batch.mixture, state: first.state, costPerKg: 0 }, quantity);
     return value < 1
       ? []
-      : [{ moment: first.moment.name, quantity, low: value * (1 - SAME_TASTE), high: value * (1 + SAME_TASTE) }];
+      : [{ moment: first.moment.name, quantity, low: value * (1 - share), high: value * (1 + share) }];
   };
   return [
-    ...before.moments.map(
-      ({ moment, state }): Gate => ({
-        moment: moment.name,
-        quantity: 'resistancePa',
-        low: state.flow.resistancePa * Math.exp(-closeness),
-        high: state.flow.resistancePa * Math.exp(closeness),
-      }),
-    ),
-    ...taste.flatMap(sameTaste),
+    ...before.moments.flatMap(({ moment, state }): Gate[] => {
+      const isOther = moment.name === other?.moment;
+      if (otherC !== undefined && !isOther && isWarm(moment.temperatureC) === isWarm(otherC)) return [];
+      const wanted = state.flow.resistancePa * (isOther ? other.times : 1);
+      const within = isOther ? Math.min(closeness, ASKED_WITHIN) : closeness;
+      return [
+        {
+          moment: moment.name,
+          quantity: 'resistancePa',
+          low: wanted * Math.exp(-within),
+          high: wanted * Math.exp(within),
+        },
+      ];
+    }),
+    ...(sweetness === undefined ? [] : sameTaste('sweetness', sweetness)),
+    ...(cocoa ? sameTaste('cocoaPercent', SAME_TASTE) : []),
     ...(gates ? own : []),
   ];
 }
@@ -90,8 +124,14 @@ function withReach(line: FormulaLine): FormulaLine {
  * @param before the batch whose curve is kept, with the formula's moments
  * @param formula what is in the pan now; locked lines stay
  * @param free places of lines that may take any grams within their limits
+ * @param other where the flow is to be another: what has set keeps its own when a warm moment is asked for, and the other way round
  */
-export function keepCurve(before: Prediction, formula: Formula, free: ReadonlySet<number> = new Set()): KeptCurve {
+export function keepCurve(
+  before: Prediction,
+  formula: Formula,
+  free: ReadonlySet<number> = new Set(),
+  other?: OtherFlow,
+): KeptCurve {
   const passed = before.gates.filter(({ lands }) => lands);
   const own = formula.gates.filter((gate) =>
     passed.some((each) => each.moment === gate.moment && each.quantity === gate.quantity),
@@ -101,8 +141,8 @@ export function keepCurve(before: Prediction, formula: Formula, free: ReadonlySe
   let balanced: Formula = formula;
   let within: number | undefined;
   for (const wish of WISHES) {
-    const result = balance({ ...formula, lines, gates: gatesAround(before, own, wish) }, { explain: false });
-    if (wish.taste.length > 0) balanced = result.formula;
+    const result = balance({ ...formula, lines, gates: gatesAround(before, own, wish, other) }, { explain: false });
+    if (wish.sweetness !== undefined) balanced = result.formula;
     if (result.status === 'lands') {
       balanced = result.formula;
       within = wish.closeness;
@@ -114,4 +154,29 @@ export function keepCurve(before: Prediction, formula: Formula, free: ReadonlySe
     lines: formula.lines.map((line, i) => ({ ...line, grams: balanced.lines[i]?.grams ?? line.grams })),
   };
   return { formula: kept, after: predictFormula(kept) as Prediction, within };
+}
+
+/** Quantities that are a flow or a set. */
+const FLOWS: ReadonlySet<Gate['quantity']> = new Set(['apparentViscosityPaS', 'yieldStressPa', 'resistancePa']);
+
+/**
+ * Makes a batch flow otherwise at one of its moments and keeps the rest: thinner at the pour and as firm when cold, or the other way round. More liquid
+ * with more cocoa butter does it where the pan has both.
+ *
+ * @param formula mass above 0; locked lines stay
+ * @param other the moment, and how many times as thick it is to be there
+ * @throws {RangeError} the pan is empty, or there is no such moment
+ */
+export function flowOtherwise(formula: Formula, other: OtherFlow): KeptCurve {
+  const before = predictFormula(formula);
+  const asked = formula.moments.find(({ name }) => name === other.moment);
+  if (!before || !asked) throw new RangeError('there is no flow to change');
+  const isFreed = ({ moment, quantity }: Gate) => {
+    const at = formula.moments.find(({ name }) => name === moment);
+    return FLOWS.has(quantity) && at !== undefined && isWarm(at.temperatureC) === isWarm(asked.temperatureC);
+  };
+  const gates = formula.gates.filter((gate) => !isFreed(gate));
+  const kept = keepCurve(before, { ...formula, gates }, new Set(), other);
+  const after: Formula = { ...kept.formula, gates: formula.gates };
+  return { ...kept, formula: after, after: predictFormula(after) ?? kept.after };
 }

@@ -1,5 +1,7 @@
 'use client';
 
+import { useCallback, useRef } from 'react';
+import type { OtherFlow } from '@/core/swap/keep-curve';
 import type { Ingredient } from '@/formats/ingredient';
 import type { Predicted } from '@/kitchen/known-pan';
 import type { Carried } from '@/kitchen/use-whole';
@@ -92,6 +94,10 @@ function BenchPan({ bench }: { bench: Bench }) {
 function Judged({ bench, predicted }: { bench: Bench; predicted: Predicted }) {
   const { formula, shelf, balancing, later, laterDraft, contents, openers } = bench;
   const { draft, edit } = formula;
+  // One function for all of the bench's life: the measures are drawn anew only when they change.
+  const latest = useRef(balancing.flowOtherwise);
+  latest.current = balancing.flowOtherwise;
+  const onFlow = useCallback((other: OtherFlow) => void latest.current(other), []);
   return (
     <>
       <div className="thin-scroll border-rule bg-sheet lg:col-start-3 lg:max-h-[74vh] lg:overflow-y-auto lg:border-l">
@@ -119,6 +125,7 @@ function Judged({ bench, predicted }: { bench: Bench; predicted: Predicted }) {
           doubt={bench.laterDoubt}
           contents={contents}
           onTargets={openers.targets}
+          onFlow={onFlow}
         />
       </div>
     </>

@@ -1,10 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { compositionVector } from '@/core/matter/components';
 import { type Prediction, predictFormula } from '@/core/predict/predict-formula';
-import { keepCurve } from '@/core/swap/keep-curve';
+import { flowOtherwise, keepCurve } from '@/core/swap/keep-curve';
 import { isFreeOf, RESTRICTIONS } from '@/core/swap/restrictions';
 import { jobDistance, nearestFirst } from '@/core/swap/substitutes';
 import { type Substitute, swap } from '@/core/swap/swap';
+import { swapLosses } from '@/core/swap/swap-losses';
+import { swapSentences } from '@/kitchen/words/keep-words';
 import { formulaOf, larder } from '../../support/kitchen';
 
 const get = (id: string) => {
@@ -17,6 +19,12 @@ const substitute = (id: string): Substitute => ({
   perGram: compositionVector(get(id).components),
   pricePerKg: get(id).pricePerKg ?? undefined,
 });
+
+const PLAIN = {
+  percent: (share: number) => `${Math.round(100 * share)} %`,
+  amount: (value: number) => value.toFixed(1),
+  moment: (name: string) => `at the ${name}`,
+};
 
 const GLOSS = [
   ['dark-couverture-66', 210],
@@ -124,6 +132,82 @@ describe('a swap', () => {
     const { formula: swapped } = swap(locked, new Map([[5, substitute('espresso')]]));
     expect(swapped.lines[3]?.grams).toBe(46);
     expect(swapped.lines[5]?.locked).toBe(true);
+  });
+});
+
+describe('what a swap cannot keep', () => {
+  const sauce = formulaOf([
+    ['dark-couverture-70', 160],
+    ['cream-35', 220],
+    ['milk-whole', 60],
+    ['sugar-caster', 45],
+  ]);
+
+  it('moves the sugar with the chocolate, so that nobody notices', () => {
+    const { before, after, within } = swap(sauce, new Map([[0, substitute('dark-couverture-60')]]));
+    expect(within).toBeDefined();
+    expect(Math.abs(after.taste.sweetness / before.taste.sweetness - 1)).toBeLessThan(0.09);
+    expect(swapLosses(before, after).sweetness).toBeUndefined();
+  });
+
+  it('says how much sweeter it is where no sugar can make up for it', () => {
+    const plain = formulaOf([
+      ['dark-couverture-70', 200],
+      ['cream-35', 200],
+    ]);
+    const { before, after } = swap(plain, new Map([[0, substitute('milk-couverture-36')]]));
+    const { sweetness } = swapLosses(before, after);
+    expect(sweetness?.[0]).toBeCloseTo(before.taste.sweetness, 9);
+    expect(sweetness?.[1]).toBeGreaterThan(1.08 * before.taste.sweetness);
+    const words = swapSentences(undefined, swapLosses(before, after), PLAIN).join(' ');
+    expect(words).toMatch(/sweeter: no sugar in the pan/);
+  });
+
+  it('of cream for coconut says where the flow moves, by how much and why', () => {
+    const { before, after, within } = swap(sauce, new Map([[1, substitute('coconut-cream-22')]]));
+    const losses = swapLosses(before, after);
+    if (losses.flows.length === 0) expect(within).toBeDefined();
+    else {
+      expect(losses.reason).toBe('coconutFat');
+      expect(swapSentences(within, losses, PLAIN).join(' ')).toMatch(
+        /cannot be kept: .*(thicker|thinner|thick|thin).*Coconut fat/,
+      );
+    }
+    for (const { times } of losses.flows) expect(Math.abs(Math.log(times))).toBeGreaterThan(Math.log(1.1) - 1e-6);
+  });
+});
+
+describe('another flow at one moment', () => {
+  const warmThenCold = [
+    { moment: 'pour', quantity: 'apparentViscosityPaS', low: 1, high: 9 },
+    { moment: 'fridge', quantity: 'yieldStressPa', low: 300, high: 9000 },
+  ] as const;
+
+  it.each([
+    ['thinner at the pour', 'pour', 1 / 1.25],
+    ['thicker at the pour', 'pour', 1.25],
+    ['firmer from the fridge', 'fridge', 1.5],
+  ])('%s, and the rest as it was', (_, moment, times) => {
+    const formula = formulaOf(GLOSS, warmThenCold);
+    const before = predictFormula(formula) as Prediction;
+    const { after, within, formula: kept } = flowOtherwise(formula, { moment, times });
+    expect(within).toBeLessThan(0.11);
+    expect(kept.gates).toEqual(formula.gates);
+    expect(after.massG).toBeCloseTo(before.massG, 6);
+    const ratio = (name: string) => {
+      const at = before.moments.findIndex((each) => each.moment.name === name);
+      const was = before.moments[at]?.state.flow.resistancePa ?? Number.NaN;
+      return (after.moments[at]?.state.flow.resistancePa ?? Number.NaN) / was;
+    };
+    expect(Math.abs(Math.log(ratio(moment) / times))).toBeLessThan(0.11);
+    const other = moment === 'pour' ? 'fridge' : 'pour';
+    expect(Math.abs(Math.log(ratio(other)))).toBeLessThan((within ?? 0) + 0.01);
+  });
+
+  it('is not found where all is locked, and an empty pan has none', () => {
+    const locked = formulaOf(GLOSS.map(([id, grams]) => [id, grams, { locked: true }] as const));
+    expect(flowOtherwise(locked, { moment: 'pour', times: 0.8 }).within).toBeUndefined();
+    expect(() => flowOtherwise(formulaOf([]), { moment: 'pour', times: 0.8 })).toThrow(RangeError);
   });
 });
 

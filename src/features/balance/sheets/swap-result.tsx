@@ -1,8 +1,10 @@
+import { swapLosses } from '@/core/swap/swap-losses';
 import { itemOf, type Larder } from '@/kitchen/known-item';
 import type { Predicted } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
-import { closenessWords } from '@/kitchen/words/keep-words';
-import { grams, weight } from '@/ui/format';
+import { swapSentences } from '@/kitchen/words/keep-words';
+import { grams, percent, significant, weight } from '@/ui/format';
+import { momentPhrase } from '@/ui/moment-words';
 import type { FormulaDraft, PanLine } from '../draft/edit';
 import { BeforeAfterCurve } from '../material/before-after-curve';
 import { swapChanges } from './swap-changes';
@@ -30,12 +32,12 @@ export function SwapResult({
     before.prediction,
     after.prediction,
   );
+  const losses = swapLosses(before.prediction, after.prediction);
+  const isWhole = losses.flows.length === 0 && losses.sweetness === undefined;
   return (
     <div data-testid="swap-result">
-      <p className={`mb-2 font-head text-[1.1rem] font-semibold ${within === undefined ? 'text-near' : ''}`}>
-        {within === undefined
-          ? 'The curve cannot be kept with this; it comes no nearer.'
-          : `The curve stays ${closenessWords(within)} at every moment.`}
+      <p className={`mb-2 font-head text-[1.1rem] font-semibold ${isWhole ? '' : 'text-near'}`}>
+        {swapSentences(within, losses, { percent, amount: significant, moment: momentPhrase }).join(' ')}
       </p>
       <BeforeAfterCurve before={before} after={after} />
       <ul className="read mb-3 text-[0.9rem]">

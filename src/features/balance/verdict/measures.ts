@@ -1,6 +1,7 @@
 import { GATE_QUANTITIES, type GateQuantity } from '@/core/formula/gate-quantities';
 import type { GateReading } from '@/core/formula/gates';
 import { atThePour, onceSet } from '@/core/formula/moment-role';
+import type { Moment } from '@/core/formula/moments';
 import { firstDoubt } from '@/core/predict/first-doubt';
 import type { Doubt, MomentQuantity } from '@/core/predict/monte-carlo';
 import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
@@ -31,6 +32,8 @@ export interface Measure {
   /** a plain track; a logarithmic one otherwise */
   readonly plain: boolean;
   readonly range: readonly [number, number];
+  /** the moment of a flow or a set, which can be asked to be another there */
+  readonly flowAt: Moment | undefined;
 }
 
 /** A yield that comes within this share of the amount wanted is as wanted. */
@@ -65,6 +68,8 @@ const DRAWN: ReadonlySet<string> = new Set<MomentQuantity>([
   'shine',
   'waterActivity',
 ]);
+
+const IS_FLOW: ReadonlySet<GateQuantity> = new Set(['apparentViscosityPaS', 'yieldStressPa', 'resistancePa']);
 
 /** What the measures are made from. */
 interface Standing {
@@ -123,6 +128,7 @@ function measureOf(
             from.unit === to.unit ? '' : `\u202f${to.unit}`
           }`,
     plain: words.track !== undefined,
+    flowAt: IS_FLOW.has(quantity) ? at.moment : undefined,
     range: words.track ?? logRange([Math.max(value, NO_YIELD_PA), low, high, spread?.[0], spread?.[1]]),
   };
 }
@@ -149,6 +155,7 @@ function yieldMeasure(draft: FormulaDraft, prediction: Prediction): Measure {
     spread: undefined,
     spreadWords: '',
     plain: true,
+    flowAt: undefined,
     range:
       wanted === undefined
         ? [0, Math.max(2 * value, 1)]

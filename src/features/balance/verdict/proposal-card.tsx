@@ -1,10 +1,11 @@
 import type { Obstacle } from '@/core/balance/obstacles';
 import { standingOf } from '@/core/balance/standing';
 import type { Prediction } from '@/core/predict/predict-formula';
+import type { OtherFlow } from '@/core/swap/keep-curve';
 import { closenessWords } from '@/kitchen/words/keep-words';
 import { Button, Key } from '@/ui/button';
 import { grams, percent, weight } from '@/ui/format';
-import { momentTitle } from '@/ui/moment-words';
+import { momentPhrase, momentTitle } from '@/ui/moment-words';
 import { QUANTITY_WORDS } from '@/ui/quantity-words';
 import { STANDING_WORDS } from '@/ui/standing-words';
 import type { FormulaDraft } from '../draft/edit';
@@ -18,24 +19,31 @@ const LOOSEN_WORDS: Record<Obstacle['enough'], string> = {
 };
 
 /** What is said where no row would move; nothing where one does. */
-function nothingMoves({ status, change, keeps, chance }: BalanceOutcome): string | undefined {
+function nothingMoves({ status, change, keeps, chance, other }: BalanceOutcome): string | undefined {
+  if (other && keeps === 'no')
+    return `Nothing in the pan makes it ${otherWords(other)} and keeps the rest. More liquid with more cocoa butter would, or less of both.`;
   if (change > 0) return undefined;
   if (keeps === 'no') return 'No other row can bring the flow back.';
   if (keeps !== undefined) return 'It flows as it did; nothing to move.';
   if (status !== 'lands') return undefined;
-  const word = STANDING_WORDS[standingOf(true, chance[0])];
-  return `It ${word} already, ${percent(chance[0])} likely; nothing that moves would be worth its grams.`;
+  const standing = standingOf(true, chance[0]);
+  return `It ${standing === 'lands' ? 'lands' : `is ${STANDING_WORDS[standing]}`} already, ${percent(chance[0])} likely; nothing that moves would be worth its grams.`;
 }
 
 /** The first line of a proposal. */
-function headline({ status, keeps, chance }: BalanceOutcome): string {
+function headline({ status, keeps, chance, other }: BalanceOutcome): string {
+  if (other && typeof keeps === 'number')
+    return `This would make it ${otherWords(other)} and keep the rest ${closenessWords(keeps)}:`;
   if (keeps === 'no') return 'The flow cannot be kept with this; it comes no nearer.';
   if (keeps !== undefined) return `This would keep the flow ${closenessWords(keeps)} at every moment:`;
-  return status === 'lands' ? WOULD[standingOf(true, chance[1])] : 'It cannot land as things stand.';
+  if (status !== 'lands') return 'It cannot land as things stand.';
+  return standingOf(true, chance[1]) === 'lands'
+    ? 'This would land:'
+    : `This would be borderline: fewer than half of the batches land.`;
 }
 
-/** What is said of a proposal, by its standing. */
-const WOULD = { lands: 'This would land:', justLands: 'This would just land:', misses: '' } as const;
+/** `thinner at the pour`, what was asked of a flow. */
+const otherWords = ({ moment, times }: OtherFlow) => `${times < 1 ? 'thinner' : 'thicker'} ${momentPhrase(moment)}`;
 
 /** An obstacle as a cook would say it, and what letting it go is called. */
 function obstacleWords(obstacle: Obstacle, nameOf: (ingredient: string) => string): readonly [string, string] {

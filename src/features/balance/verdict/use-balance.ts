@@ -4,6 +4,7 @@ import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { BalanceGoal } from '@/core/balance/goal';
 import type { Formula } from '@/core/formula/formula';
+import type { OtherFlow } from '@/core/swap/keep-curve';
 import type { Substitute } from '@/core/swap/swap';
 import type { KnownPan } from '@/kitchen/known-pan';
 import type { BalanceAnswer, BalanceDoor, BalanceRequest, KeepAnswer, SwapAnswer } from '@/workers/balance.worker';
@@ -21,6 +22,8 @@ export interface BalanceOutcome extends Omit<BalanceAnswer, 'grams'> {
   readonly rounded: readonly string[];
   /** ln within which the flow is kept as it was, where that was asked; `no` where it cannot be */
   readonly keeps?: number | 'no' | undefined;
+  /** where the flow was to be another, and how many times as thick; all else is kept */
+  readonly other?: OtherFlow | undefined;
 }
 
 const startThread = () =>
@@ -51,6 +54,8 @@ export function useBalance() {
     ask: (formula: Formula, request: BalanceRequest): Promise<BalanceAnswer> =>
       run((door) => door.balance(formula, request)),
     keep: (reference: Formula, formula: Formula): Promise<KeepAnswer> => run((door) => door.keep(reference, formula)),
+    flowOtherwise: (formula: Formula, other: OtherFlow): Promise<KeepAnswer> =>
+      run((door) => door.flowOtherwise(formula, other)),
     swap: (formula: Formula, substitutes: ReadonlyMap<number, Substitute>): Promise<SwapAnswer> =>
       run((door) => door.swap(formula, substitutes)),
   };

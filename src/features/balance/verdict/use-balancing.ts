@@ -3,11 +3,12 @@
 import { useRef, useState } from 'react';
 import type { BalanceGoal } from '@/core/balance/goal';
 import type { Obstacle } from '@/core/balance/obstacles';
+import type { OtherFlow } from '@/core/swap/keep-curve';
 import type { Substitute } from '@/core/swap/swap';
 import { messageOf } from '@/formats/message-of';
 import type { Larder } from '@/kitchen/known-item';
 import { byKey, type KnownPan, knownPan } from '@/kitchen/known-pan';
-import type { Household } from '@/workers/balance.worker';
+import type { Household, KeepAnswer } from '@/workers/balance.worker';
 import { StoppedError } from '@/workers/thread';
 import type { Edit, FormulaDraft, Loosening } from '../draft/edit';
 import { applyEdit } from '../draft/formula-draft';
@@ -59,6 +60,15 @@ async function swapByKey(
   return { grams: byKey(pan, grams), within };
 }
 
+/** A flow that was kept, or changed at one moment, as a proposal. */
+function keptOutcome(
+  asked: { draft: FormulaDraft; pan: KnownPan; goal: BalanceGoal; other?: OtherFlow },
+  { grams, within, ...answer }: KeepAnswer,
+): BalanceOutcome {
+  const { draft, pan, goal, other } = asked;
+  return { ...answer, before: draft, pan, grams: byKey(pan, grams), goal, rounded: [], keeps: within ?? 'no', other };
+}
+
 /** The last answer, while the pan is what it was asked about. */
 function useHeldProposal(draft: FormulaDraft) {
   const [fault, setFault] = useState<string | undefined>();
@@ -96,7 +106,7 @@ export function useBalancing(
   household: (draft: FormulaDraft, pan: KnownPan) => Household | undefined,
 ) {
   const { draft, edit, reference, calibration } = formula;
-  const { busy, ready, stop, ask: askWorker, keep, swap } = useBalance();
+  const { busy, ready, stop, ask: askWorker, keep, flowOtherwise, swap } = useBalance();
   const [goal, setGoal] = useState<BalanceGoal>('close');
   const { proposal, fault, latest, hold, letGo } = useHeldProposal(draft);
 
@@ -124,10 +134,13 @@ export function useBalancing(
     keepFlow: async () => {
       if (busy) return;
       const [was, pan] = [knownPan(reference, larder, calibration), heldPan(draft, reference, larder, calibration)];
-      await hold(draft, async () => {
-        const { grams, within, ...answer } = await keep(was.formula, pan.formula);
-        return { ...answer, before: draft, pan, grams: byKey(pan, grams), goal, rounded: [], keeps: within ?? 'no' };
-      });
+      await hold(draft, async () => keptOutcome({ draft, pan, goal }, await keep(was.formula, pan.formula)));
+    },
+    /** makes it flow otherwise at one moment; the rest stays */
+    flowOtherwise: async (other: OtherFlow) => {
+      const pan = knownPan(draft, larder, calibration);
+      if (busy || !pan.formula.lines.some(({ grams }) => grams > 0)) return;
+      await hold(draft, async () => keptOutcome({ draft, pan, goal, other }, await flowOtherwise(pan.formula, other)));
     },
     goal,
     proposal,

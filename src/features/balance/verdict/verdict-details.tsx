@@ -2,12 +2,16 @@
 
 import { SlidersHorizontal } from 'lucide-react';
 import { memo } from 'react';
+import type { Moment } from '@/core/formula/moments';
 import type { Doubt } from '@/core/predict/monte-carlo';
 import type { Prediction } from '@/core/predict/predict-formula';
+import type { OtherFlow } from '@/core/swap/keep-curve';
 import type { PanContents } from '@/kitchen/pan-contents';
 import { cautionLines, panCautions } from '@/kitchen/words/cautions';
 import { Button } from '@/ui/button';
 import { Gauge } from '@/ui/gauge';
+import { momentTitle } from '@/ui/moment-words';
+import { POUR_ABOVE_C } from '@/ui/quantity-words';
 import { fixed } from '@/ui/settings/numerals';
 import type { FormulaDraft } from '../draft/edit';
 import { type Measure, measures } from './measures';
@@ -20,19 +24,22 @@ export const VerdictDetails = memo(function VerdictDetails({
   doubt,
   contents,
   onTargets,
+  onFlow,
 }: {
   draft: FormulaDraft;
   prediction: Prediction;
   doubt: Doubt | undefined;
   contents: PanContents;
   onTargets: () => void;
+  /** asks for another flow at one moment, the rest as it is */
+  onFlow: (other: OtherFlow) => void;
 }) {
   const risks = riskNotes(prediction);
   return (
     <section aria-label="Measures" className="px-4 pt-1 pb-6">
       <ul>
         {measures(draft, prediction, doubt).map((measure) => (
-          <MeasureRow key={measure.key} measure={measure} />
+          <MeasureRow key={measure.key} measure={measure} onFlow={onFlow} />
         ))}
       </ul>
       <Button className="mt-3 w-full" onClick={onTargets}>
@@ -68,9 +75,44 @@ export const VerdictDetails = memo(function VerdictDetails({
   );
 });
 
+/** How many times as thick one press makes it: a flow, and a set (J). */
+const FLOW_TIMES = 1.25;
+const SET_TIMES = 1.5;
+
+/** Thinner or thicker at one moment, the rest as it is: a press each. */
+function OtherFlows({ at: { name, temperatureC }, onFlow }: { at: Moment; onFlow: (other: OtherFlow) => void }) {
+  const isWarm = temperatureC >= POUR_ABOVE_C;
+  const times = isWarm ? FLOW_TIMES : SET_TIMES;
+  const choices = isWarm
+    ? ([
+        ['thinner here', 1 / times],
+        ['thicker here', times],
+      ] as const)
+    : ([
+        ['softer here', 1 / times],
+        ['firmer here', times],
+      ] as const);
+  return (
+    <p className="flex gap-3 text-[13px] text-mute">
+      {choices.map(([word, factor]) => (
+        <button
+          key={word}
+          type="button"
+          aria-label={`${word}, keep the rest: ${momentTitle(name)}`}
+          className="min-h-9 text-enamel underline"
+          onClick={() => onFlow({ moment: name, times: factor })}
+        >
+          {word}
+        </button>
+      ))}
+      <span className="self-center">keep the rest</span>
+    </p>
+  );
+}
+
 const MARK = { '-1': '▼', 0: '✓', 1: '▲' } as const;
 
-function MeasureRow({ measure }: { measure: Measure }) {
+function MeasureRow({ measure, onFlow }: { measure: Measure; onFlow: (other: OtherFlow) => void }) {
   const { title, words, shown, side, sideWord, target, value, low, high, spread, spreadWords, plain, range } = measure;
   const hasTarget = low !== undefined || high !== undefined;
   return (
@@ -107,6 +149,7 @@ function MeasureRow({ measure }: { measure: Measure }) {
         </span>
         {spreadWords && <span className="whitespace-nowrap">{spreadWords}</span>}
       </p>
+      {measure.flowAt && <OtherFlows at={measure.flowAt} onFlow={onFlow} />}
     </li>
   );
 }
