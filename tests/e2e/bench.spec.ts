@@ -53,7 +53,7 @@ test('a balance is proposed with a goal, refused, and tried another way; nothing
   }
   await expect(card.getByRole('list').first()).not.toHaveText(ways.at(-1) ?? '');
   await expect(page.getByLabel('What the balance is after')).toHaveValue('mostRobust');
-  await expect(card).toContainText(/This would land:/);
+  await expect(card).toContainText(/This would (land|be borderline)/);
   await card.getByRole('button', { name: /Accept/ }).click();
   await saved(page);
   expect((await kept(page, id)).file.lines.map(({ grams }) => grams)).not.toEqual([200, 200, 20]);
@@ -77,7 +77,7 @@ test('what stands in the way can be let go by a button each', async ({ page, sil
   await expect(card).toContainText('It cannot land as things stand.');
   await expect(card).toContainText('Letting all of these go is enough');
   await card.getByRole('button', { name: 'Let all of them go' }).click();
-  await expect(card).toContainText(/This would land:/);
+  await expect(card).toContainText(/This would (land|be borderline)/);
   expect(silent).toEqual([]);
 });
 

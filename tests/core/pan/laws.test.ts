@@ -131,7 +131,11 @@ describe('whatever is done to a pan', () => {
     };
     fc.assert(
       fc.property(
-        kitchenPan.filter(({ level, seconds }) => level > 0.2 && seconds >= 30),
+        // What melts within a second is followed in one step: pieces of a kitchen's size, in liquid enough for them.
+        kitchenPan.filter(
+          ({ level, seconds, mm, chocolateG, wetG }) =>
+            level > 0.2 && seconds >= 60 && mm >= 3 && chocolateG <= 1.5 * wetG,
+        ),
         (k) => {
           const doing = doingOf(k);
           let last = panOf(k);
@@ -159,6 +163,8 @@ describe('whatever is done to a pan', () => {
     fc.assert(
       fc.property(kitchenPan, fc.integer({ min: 1, max: 200 }), (k, first) => {
         const whole = follow(panOf(k), doingOf(k), forSeconds(first + 60)).pan;
+        // Near dryness its boiling point climbs by degrees within the seconds a reading stands.
+        fc.pre(waterOf(whole) > 0.4 * waterOf(panOf(k)));
         const half = follow(panOf(k), doingOf(k), forSeconds(first)).pan;
         const rest = follow(JSON.parse(JSON.stringify(half), revive), doingOf(k), forSeconds(60)).pan;
         expect(Math.abs(rest.temperatureC - whole.temperatureC)).toBeLessThan(1);
@@ -193,7 +199,8 @@ describe('more of one thing', () => {
             addition(k.wet, k.wetG, { temperatureC: 95 }),
             addition(k.chocolate, k.wetG * 0.6, pieces(mm)),
           ]);
-          return follow(pan, { ...DOING, stir: k.stir }, until('melted'), undefined, 1200).seconds;
+          const { reached, seconds } = follow(pan, { ...DOING, stir: k.stir }, until('melted'), undefined, 1200);
+          return reached ? seconds : Number.POSITIVE_INFINITY;
         };
         expect(melts(k.mm)).toBeLessThanOrEqual(melts(k.mm * times));
       }),

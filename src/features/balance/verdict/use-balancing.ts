@@ -133,7 +133,8 @@ export function useBalancing(
     /** balances back to the flow the pan had before it was changed; what was changed stays */
     keepFlow: async () => {
       if (busy) return;
-      const [was, pan] = [knownPan(reference, larder, calibration), heldPan(draft, reference, larder, calibration)];
+      const was = knownPan(reference, larder, calibration);
+      const pan = heldPan(draft, reference, larder, calibration);
       await hold(draft, async () => keptOutcome({ draft, pan, goal }, await keep(was.formula, pan.formula)));
     },
     /** makes it flow otherwise at one moment; the rest stays */
