@@ -2,14 +2,14 @@ import { roleOf } from '@/core/formula/moment-role';
 import type { Calibration } from '@/core/learn/kitchen';
 import type { MixingLine } from '@/core/matter/mixing';
 import type { Process } from '@/core/matter/process';
-import { methodFaults } from '@/core/method/checks';
 import type { MethodFault } from '@/core/method/fault';
-import { type FollowedStep, followMethod } from '@/core/method/follow-method';
+import type { FollowedStep } from '@/core/method/follow-method';
 import { type MethodKitchen, USUAL_METHOD_KITCHEN } from '@/core/method/kitchen';
 import { proposeWay, type WayReason } from '@/core/method/propose';
 import { type MethodRows, methodRows } from '@/core/method/rows';
 import type { WayId } from '@/core/method/step';
-import { methodBy, suitingWays } from '@/core/method/ways/ways';
+import { methodInKitchen, tried } from '@/core/method/ways/in-kitchen';
+import { suitingWays } from '@/core/method/ways/ways';
 import { HOB_EFFICIENCY } from '@/core/pan/heat-source';
 import { USUAL_KITCHEN } from '@/core/pan/vessel';
 import { offsetsOf } from '@/core/predict/flow-parts';
@@ -98,11 +98,11 @@ export function workMethod(
   const chosen = file.method?.way;
   const way = chosen !== undefined && ways.includes(chosen) ? chosen : found.way;
   const own = file.method?.steps;
-  const method = own
-    ? { way: file.method?.way ?? way, steps: stepsOfFile(own, file.lines) }
-    : methodBy(way, rows, pourC);
-  if (!method) return undefined;
-  const followed = followMethod(rows, method, kitchen);
+  const worked = own
+    ? tried(rows, { way: file.method?.way ?? way, steps: stepsOfFile(own, file.lines) }, kitchen, pourC)
+    : methodInKitchen(way, rows, pourC, kitchen);
+  if (!worked) return undefined;
+  const { method, followed, faults } = worked;
   return {
     way: method.way,
     why: method.way === found.way ? found.why : undefined,
@@ -113,7 +113,7 @@ export function workMethod(
     kitchen,
     kept: { way: method.way, ...(own ? { steps: own } : {}) },
     followed,
-    faults: methodFaults(rows, followed, pourC),
+    faults,
     seconds: followed.reduce((sum, { seconds, step }) => sum + (step.where === 'aside' ? 0 : seconds), 0),
   };
 }

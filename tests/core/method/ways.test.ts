@@ -7,6 +7,7 @@ import { proposeWay } from '@/core/method/propose';
 import { roleOfRow } from '@/core/method/row-role';
 import { methodRows } from '@/core/method/rows';
 import type { Method, MethodStep } from '@/core/method/step';
+import { methodInKitchen } from '@/core/method/ways/in-kitchen';
 import { methodBy, suitingWays } from '@/core/method/ways/ways';
 import { massG } from '@/core/pan/pan';
 import { resolveFormula } from '@/formats/resolve-formula';
@@ -22,7 +23,10 @@ const DEMO = lanternMillFormulas().map((file) => {
 });
 
 const ALL = DEMO.flatMap(({ name, rows, pourC }) =>
-  suitingWays(rows, pourC).map((way) => ({ name, way, rows, pourC, method: methodBy(way, rows, pourC) as Method })),
+  suitingWays(rows, pourC).flatMap((way) => {
+    const found = methodInKitchen(way, rows, pourC, USUAL_METHOD_KITCHEN);
+    return found ? [{ name, way, rows, pourC, method: found.method }] : [];
+  }),
 );
 
 /** Rows from ids and grams. */

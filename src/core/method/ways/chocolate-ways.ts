@@ -93,7 +93,7 @@ export function fatFirst(_: MethodRows, groups: RowGroups, pourC: number): Metho
       'melt',
       'pan',
       { kind: 'melted' },
-      { adds: whole([...butter, ...oils, ...chocolate]), heat: 'low', stir: 0.6 },
+      { adds: whole([...butter, ...oils, ...chocolate]), heat: 'low', stir: 0.8 },
     ),
     step(
       'stir',

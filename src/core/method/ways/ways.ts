@@ -3,6 +3,7 @@ import type { MethodRows } from '../rows';
 import type { Method, MethodStep, WayId } from '../step';
 import { fatFirst, microwave, overCondensed, pouredOver, simmered, stickBlender, whipped } from './chocolate-ways';
 import { groupsOf, type RowGroups } from './groups';
+import { butterMelted } from './parts';
 import { cocoaSyrup, gelatinMirror, neutralGlaze, reheated, starchSauce } from './sauce-ways';
 
 /** A way of working: the steps for a formula it suits; nothing where it does not. */
@@ -30,8 +31,17 @@ const WAYS: Readonly<Record<WayId, Way>> = {
  * @returns nothing where the way does not suit the formula
  */
 export function methodBy(way: WayId, rows: MethodRows, pourC: number): Method | undefined {
-  const steps = WAYS[way](rows, groupsOf(rows), pourC);
-  return steps && { way, steps };
+  return variantsOf(way, rows, pourC)[0];
+}
+
+/** A formula worked in one way, in each of the orders the way leaves free: the usual one first. */
+export function variantsOf(way: WayId, rows: MethodRows, pourC: number): Method[] {
+  const groups = groupsOf(rows);
+  const orders = groups.butter.length > 0 ? [groups, butterMelted(groups)] : [groups];
+  return orders.flatMap((order) => {
+    const steps = WAYS[way](rows, order, pourC);
+    return steps ? [{ way, steps }] : [];
+  });
 }
 
 /** The ways that suit a formula. */

@@ -125,7 +125,7 @@ export function useBalancing(
   return {
     busy,
     stop,
-    /** why no balance came, if none did */
+    /** why no balance came */
     fault,
     /** starts the worker before it is asked */
     ready,
@@ -165,15 +165,13 @@ export function useBalancing(
     /** lets some things go and asks again */
     loosen: (obstacles: readonly Obstacle[]) => {
       if (!proposal) return;
-      const loosen = { type: 'loosen', things: loosenings(obstacles, proposal.pan) } as const;
-      const next = loosen.things.length > 0 ? applyEdit(draft, loosen) : draft;
-      if (loosen.things.length > 0) edit(loosen);
+      const things = loosenings(obstacles, proposal.pan);
+      const loosen: Edit | undefined = things.length > 0 ? { type: 'loosen', things } : undefined;
+      if (loosen) edit(loosen);
+      const next = loosen ? applyEdit(draft, loosen) : draft;
       latest.current = next;
-      void ask(
-        next,
-        goal,
-        obstacles.some(({ kind }) => kind === 'total'),
-      );
+      const freeTotal = obstacles.some(({ kind }) => kind === 'total');
+      void ask(next, goal, freeTotal);
     },
   };
 }
