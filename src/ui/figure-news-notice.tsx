@@ -32,7 +32,9 @@ export function FigureNewsNotice({ news }: { news: FigureNews | undefined }) {
         tests had said that its sauces {said(news.was)}. Read anew they say that they {said(news.is)}. What is adjusted
         to your tests has moved with them.
       </p>
-      <Button onClick={() => tell(news.revision)}>I have read it</Button>
+      <Button className="shrink-0" onClick={() => tell(news.revision)}>
+        Got it
+      </Button>
     </section>
   );
 }

@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { exclusions } from '@/core/brief/exclusion';
 import { jobGates } from '@/core/brief/job-gates';
 import { planBrief } from '@/core/brief/plan';
+import { calibrationOf, learnKitchen } from '@/core/learn/kitchen';
 import { predictFormula } from '@/core/predict/predict-formula';
 import { JOB_USES } from '@/core/uses/catalogue';
 import { PORTION_KINDS, type PortionKey, portionKind } from '@/core/yields/portions';
@@ -18,6 +19,7 @@ import { briefCautions, CAUTION_WORDS, cautionLines } from '@/kitchen/words/caut
 import { JOB_WORDS } from '@/kitchen/words/job-words';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import { briefOf, jobOf } from '../support/brief';
+import { hiddenKitchen, MENU, testsIn } from '../support/hidden-kitchens';
 import { fileOf, larder } from '../support/kitchen';
 
 const demo = new Map(lanternMillFormulas().map((file) => [file.name, file]));
@@ -104,6 +106,17 @@ describe('the pan against its brief', () => {
     const scaled = { ...draft, lines: scaledToBrief(draft) };
     expect(totalGrams(scaled)).toBeCloseTo(1000, 0);
     expect(scaled.lines[0]).toMatchObject({ grams: 500, minGrams: 250 });
+  });
+
+  it('the bench card tells whose figures it has, and has them', () => {
+    const knowledge = learnKitchen(testsIn(hiddenKitchen(3), MENU, 4));
+    const [standard, here] = [
+      benchCard(feast, larder, 'standard', 'grams'),
+      benchCard(feast, larder, calibrationOf(knowledge, undefined), 'grams'),
+    ];
+    expect(standard.figures).toBe('Standard figures.');
+    expect(here.figures).toBe(`Figures adjusted to ${knowledge.tests} tests of this kitchen.`);
+    expect(here.moments[1]?.like).not.toBe(standard.moments[1]?.like);
   });
 
   it('the bench card says what it is for', () => {

@@ -1,5 +1,6 @@
 import { sql } from 'drizzle-orm';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { MODEL_REVISION } from '@/core/model-constants';
 import type { Happening } from '@/formats/batch';
 import { freezeBatch } from '@/kitchen/cook/freeze';
 import type { OpenDatabase } from '@/server/db/database';
@@ -9,6 +10,7 @@ import { shownPhotos } from '@/server/repositories/batch-photos';
 import { eventsAfter } from '@/server/repositories/batch-rows';
 import { beginBatch } from '@/server/repositories/batches';
 import { bookChoices, lookUpBook, wholeBook } from '@/server/repositories/book';
+import { readFigureNews } from '@/server/repositories/figure-news';
 import {
   allMisses,
   kitchenKnowledge,
@@ -152,5 +154,21 @@ describe('what the kitchen has learnt', () => {
     await kitchen.db.execute('update batches set tested_by = null');
     await refreshTests(kitchen.db);
     expect(await kitchenKnowledge(kitchen.db)).toEqual(before);
+    // Nothing was known of these tests before: there is no news of them.
+    expect(await readFigureNews(kitchen.db)).toBeUndefined();
+  });
+
+  it('read by an older revision are read anew, and what became of the warm ones is kept to be told', async () => {
+    const before = await kitchenKnowledge(kitchen.db);
+    await kitchen.db.execute(
+      "update kitchen_tests set residual = residual + 0.6, evidence = null where about = 'warm'",
+    );
+    await kitchen.db.execute('update batches set tested_by = 2 where tested_by is not null');
+    expect((await kitchenKnowledge(kitchen.db)).offsets.warm.tests).toBe(0);
+    await refreshTests(kitchen.db);
+    expect(await kitchenKnowledge(kitchen.db)).toEqual(before);
+    const news = await readFigureNews(kitchen.db);
+    expect(news?.revision).toBe(MODEL_REVISION);
+    expect((news?.was ?? 0) - (news?.is ?? 0)).toBeCloseTo(0.6, 6);
   });
 });

@@ -41,7 +41,7 @@ const ganache = (chocolateG: number, creamG: number, chocolate = 'dark'): Hidden
 });
 
 export const GANACHE = ganache(100, 100);
-export const SYRUP: HiddenFormula = {
+const SYRUP: HiddenFormula = {
   name: 'cocoa syrup',
   chocolate: undefined,
   grams: { water: 200, sucrose: 200, cocoa_solids: 45, cocoa_butter: 5 },
@@ -158,11 +158,11 @@ export function testsIn(kitchen: HiddenKitchen, menu: readonly HiddenFormula[], 
 }
 
 /** ln(truth / predicted) of a formula's yield stress at a place, and the sd the kitchen's tests leave. */
-export const lnTruth = (kitchen: HiddenKitchen, formula: HiddenFormula, place: Place) =>
+const lnTruth = (kitchen: HiddenKitchen, formula: HiddenFormula, place: Place) =>
   Math.log(combineFlow(partsAt(formula, place), kitchen.offsets).yieldStressPa) + kitchen.effect(formula);
 
 /** What a kitchen predicts of a formula's yield stress at a place, ln Pa, and the sd its tests leave. */
-export function predicted(knowledge: KitchenKnowledge, formula: HiddenFormula, place: Place) {
+function predicted(knowledge: KitchenKnowledge, formula: HiddenFormula, place: Place) {
   const parts = partsAt(formula, place);
   const { offsets, chocolates, formulas } = knowledge;
   const means = { ...NO_OFFSETS };

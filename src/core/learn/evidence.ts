@@ -39,10 +39,6 @@ const STEP = 0.02;
 /** Below this a part carries nothing: its offset moves nothing. */
 const NOTHING = 1e-9;
 
-/** Whether a test asked yes or no. */
-export const isThreshold = (evidence: Evidence) =>
-  evidence.of === 'flow' && (evidence.measured.kind === 'stands' || evidence.measured.kind === 'spoonLine');
-
 /** Whether what was asked about held; nothing of a test that measured. */
 export const hasHeld = (evidence: Evidence): boolean | undefined =>
   evidence.of === 'flow' && 'held' in evidence.measured ? evidence.measured.held : undefined;

@@ -43,6 +43,7 @@ export function cardPdf(card: BenchCard): Promise<Buffer> {
         {card.moments.map(({ name, at, like }) => (
           <Text key={name}>{plain(`${name} (${at}): ${like}`)}</Text>
         ))}
+        <Text style={styles.small}>{plain(card.figures)}</Text>
         <Text style={styles.heading}>Gates</Text>
         {card.gates.map((gate) => (
           <Text key={gate}>{plain(gate)}</Text>

@@ -38,7 +38,7 @@ export function LibraryScreen({
   misses: Readonly<Record<string, readonly OneSided[]>>;
 }) {
   useRefreshOnReturn();
-  const { isKitchen } = usePours();
+  const { canChoose, isKitchen } = usePours();
   const { rows: all, isWhole, fault: partly, again } = useWhole(carried, fetchSummaries);
   const found = useFoundFormulas(all);
   const keeping = useKeeping();
@@ -68,7 +68,10 @@ export function LibraryScreen({
         <p className="mb-4 max-w-[92ch] text-[14px] text-mute">
           A brief says what it is for, and sets the gates: how it must flow at the pour and hold once it is set. A
           formula lands when it passes them all; the per cent says how many of a hundred such batches would.
-          {isKitchen && ' The list reckons by the book; an open formula as this kitchen pours.'}
+          {canChoose &&
+            (isKitchen
+              ? ' The figures are adjusted to this kitchen’s own tests.'
+              : ' The list is adjusted to this kitchen’s own tests; an open formula shows the standard figures on this tablet.')}
         </p>
         {keeping.fault && (
           <p role="alert" className="mb-4 rounded-lg bg-off-wash px-4 py-3 text-off">
