@@ -60,7 +60,7 @@ test('a row says what its grams do, keeps its ratio, and is swapped', async ({ p
   const sheet = page.getByRole('dialog');
   await sheet.getByLabel('Search a stand-in').fill('couverture 70');
   await sheet.getByRole('button', { name: 'Dark couverture 70 %' }).click();
-  await expect(sheet.getByTestId('swap-result')).toContainText('The curve stays within');
+  await expect(sheet.getByTestId('swap-result')).toContainText('The flow stays within');
   await expect(sheet.getByTestId('swap-result')).toContainText('Sweetness');
   await expectAccessible(page);
   await sheet.getByRole('button', { name: 'Take the swap' }).click();

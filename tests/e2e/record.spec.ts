@@ -99,13 +99,13 @@ test('two tests move what the kitchen knows, one is set aside, a slip is asked a
   await form.getByRole('button', { name: 'Type it again' }).click();
   await expect(list.getByRole('listitem')).toHaveCount(2);
   await expect(learnt).not.toHaveText(before ?? '');
-  const moved = await learnt.textContent();
-  await list
-    .getByRole('button', { name: /^Set aside/ })
-    .first()
-    .click();
-  await expect(list.getByRole('button', { name: /^Count it again/ })).toBeVisible();
-  await expect(learnt).not.toHaveText(moved ?? '');
+  // Two rings of one batch tell little more than one: what is learnt is gone when both are set aside.
+  const setAside = list.getByRole('button', { name: /^Set aside/ });
+  await setAside.first().click();
+  await expect(setAside).toHaveCount(1);
+  await setAside.click();
+  await expect(list.getByRole('button', { name: /^Count it again/ })).toHaveCount(2);
+  await expect(learnt).toHaveText(before ?? '');
 
   // The tongue is held against the book, and moves nothing.
   const [tests, knows] = [await list.getByRole('listitem').count(), await learnt.textContent()];

@@ -66,8 +66,8 @@ describe('the line of the work', () => {
 
 describe('a chosen way', () => {
   it('is kept while it suits, and the proposed one takes its place when it does not', () => {
-    expect(worked('Feast day gloss', 'microwave')).toMatchObject({ way: 'microwave', why: undefined });
-    expect(worked('Feast day gloss', 'starchSauce')).toMatchObject({ way: 'pouredOver', why: 'notedSo' });
+    expect(worked('Feast day gloss', 'microwave')).toMatchObject({ way: 'microwave', proposal: undefined });
+    expect(worked('Feast day gloss', 'starchSauce')).toMatchObject({ way: 'pouredOver', proposal: { why: 'notedSo' } });
   });
 
   it('is worked in the pan and on the hob of the brief', () => {

@@ -53,13 +53,14 @@ function vesselOf(where: MethodStep['where'], kitchen: MethodKitchen): Vessel {
 function burstLimit(pan: PanState): number {
   const chocolates = pan.lumps.filter(({ kind }) => kind === 'piece');
   const all = massG(pan);
-  if (partOf(pan.liquid, 'water') > WATERY * all) return HOTTEST_C.watery;
+  if (chocolates.length === 0 || partOf(pan.liquid, 'water') > WATERY * all) return HOTTEST_C.watery;
   return chocolates.some(({ perGram }) => isPale(perGram)) ? HOTTEST_C.pale : HOTTEST_C.dark;
 }
 
 function doingOf(step: MethodStep, kitchen: MethodKitchen): Doing {
   const { stir, tool, cover, heat } = step;
   const { powerW, efficiency } = kitchen;
+  if (heat === 'bath') return { stir, tool, cover, bath: true };
   return { stir, tool, cover, hob: heat && { powerW, efficiency, level: HEAT_LEVELS[heat] } };
 }
 

@@ -1,10 +1,13 @@
 import { nth } from '../nth';
+import type { MethodFault } from './fault';
+import type { MethodKitchen } from './kitchen';
 import type { MethodRows } from './rows';
 import type { WayId } from './step';
-import { groupsOf } from './ways/groups';
+import { groupsOf, type RowGroups } from './ways/groups';
+import { compareTrials, methodInKitchen, offPour, type TriedMethod } from './ways/in-kitchen';
 import { suitingWays } from './ways/ways';
 
-/** Why a way is proposed. */
+/** Why a way is the usual one for what is in the pan, or is taken all the same. */
 export type WayReason =
   | 'gelatinMustMelt'
   | 'starchMustBoil'
@@ -15,32 +18,46 @@ export type WayReason =
   | 'fineEmulsion'
   | 'condensedScorches'
   | 'muchLiquid'
-  | 'enoughHeat';
+  | 'enoughHeat'
+  /** the usual ways leave something wrong, this one does not */
+  | 'cleanest'
+  /** every way leaves something wrong, this one least */
+  | 'leastWrong';
 
-/** A way that is proposed for a formula, with the reason. */
+/** A way that is proposed for a formula, with the reason, read off the run. */
 export interface ProposedWay {
   readonly way: WayId;
   readonly why: WayReason;
+  readonly tried: TriedMethod;
+  /** °C all parts come to where pieces meet the hot liquid */
+  readonly togetherC: number | undefined;
+  /** the usual way, and what it would leave wrong, where another is proposed */
+  readonly instead: { readonly way: WayId; readonly fault: MethodFault['kind'] } | undefined;
 }
 
 /** From this quality of the emulsion a blender is meant (J). */
 const BLENDED = 0.85;
 /** From this much liquid to chocolate a simmer melts the chocolate by itself (J). */
 const MUCH_LIQUID = 1.4;
+/** °C by which a method may end off its pour and still end at it (J). */
+const AT_THE_POUR_C = 2.5;
+/** Ways that are never proposed for a making: what is made already, and what is asked for by its use alone. */
+const NEVER: ReadonlySet<WayId> = new Set(['reheated', 'whipped']);
 
-/**
- * Proposes the way that suits a formula: what it must undergo first, then what is noted beside its rows, then its balance.
- *
- * @param about how fine the emulsion is meant to be (`mix` 0-1), and whether it is to be whipped
- * @returns nothing where no way suits it
- */
-export function proposeWay(
+/** What a formula is meant to be, beside its rows. */
+export interface MeantToBe {
+  /** how fine the emulsion is meant to be, 0-1 */
+  readonly mix: number;
+  readonly isWhipped: boolean;
+}
+
+/** The ways that suit, in the order practitioners would take them for this family, each with its reason. */
+function usualOrder(
   rows: MethodRows,
-  pourC: number,
-  about: { readonly mix: number; readonly isWhipped: boolean },
-): ProposedWay | undefined {
-  const suits = suitingWays(rows, pourC);
-  const groups = groupsOf(rows);
+  groups: RowGroups,
+  suits: readonly WayId[],
+  about: MeantToBe,
+): readonly (readonly [WayId, WayReason])[] {
   const liquidG = rows.gramsOf(groups.liquids);
   const chocolateG = rows.gramsOf(groups.chocolate);
   const noted =
@@ -57,7 +74,68 @@ export function proposeWay(
     ['pouredOver', 'notedSo', noted],
     ['simmered', 'muchLiquid', liquidG > MUCH_LIQUID * chocolateG],
     ['pouredOver', 'enoughHeat', true],
+    ['simmered', 'cleanest', true],
+    ['waterBath', 'cleanest', true],
+    ['microwave', 'cleanest', true],
   ];
-  const found = candidates.find(([way, , holds]) => holds && suits.includes(way));
-  return found && { way: found[0], why: found[1] };
+  const usual = candidates.flatMap(([way, why, holds]) => (holds && suits.includes(way) ? [[way, why] as const] : []));
+  const named = new Set(usual.map(([way]) => way));
+  const rest = suits.flatMap((way) => (named.has(way) || NEVER.has(way) ? [] : [[way, 'cleanest'] as const]));
+  return [...usual, ...rest].filter(([way], i, all) => all.findIndex((each) => each[0] === way) === i);
+}
+
+/**
+ * Proposes the way that suits a formula by following it: of the ways that suit, in the order practitioners would take them, the first that leaves
+ * nothing wrong and ends at its pour; else the one that leaves least.
+ *
+ * A generator, so that a worker can tell how far it is and leave off: it yields the share of the ways it has tried.
+ *
+ * @param about how fine the emulsion is meant to be, and whether it is to be whipped
+ * @returns nothing where no way suits it
+ */
+export function* tryWays(
+  rows: MethodRows,
+  pourC: number,
+  about: MeantToBe,
+  kitchen: MethodKitchen,
+): Generator<number, ProposedWay | undefined> {
+  const suits = suitingWays(rows, pourC);
+  const order = usualOrder(rows, groupsOf(rows), suits, about);
+  let best: { way: WayId; why: WayReason; tried: TriedMethod } | undefined;
+  let usual: { way: WayId; tried: TriedMethod } | undefined;
+  for (const [i, [way, why]] of order.entries()) {
+    const tried = methodInKitchen(way, rows, pourC, kitchen);
+    if (!tried) continue;
+    usual ??= { way, tried };
+    if (!best || compareTrials(tried, best.tried, pourC) < 0) best = { way, why, tried };
+    if (tried.faults.length === 0 && offPour(tried, pourC) <= AT_THE_POUR_C) break;
+    yield (i + 1) / order.length;
+  }
+  if (!best || !usual) return undefined;
+  const { way, tried } = best;
+  const isUsual = way === usual.way;
+  const fault = usual.tried.faults[0]?.kind ?? 'belowPour';
+  const why = tried.faults.length > 0 ? 'leastWrong' : isUsual ? best.why : 'cleanest';
+  const pieces = tried.followed.find(({ together }) => together)?.together;
+  return {
+    way,
+    why,
+    tried,
+    togetherC: pieces && pieces.unmelted === 0 ? pieces.temperatureC : undefined,
+    instead: isUsual ? undefined : { way: usual.way, fault },
+  };
+}
+
+/** {@link tryWays} to its end at once. */
+export function proposeWay(
+  rows: MethodRows,
+  pourC: number,
+  about: MeantToBe,
+  kitchen: MethodKitchen,
+): ProposedWay | undefined {
+  const trying = tryWays(rows, pourC, about, kitchen);
+  for (;;) {
+    const step = trying.next();
+    if (step.done) return step.value;
+  }
 }

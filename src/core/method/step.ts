@@ -27,12 +27,12 @@ export const STEP_KINDS = [
 
 export type StepKind = (typeof STEP_KINDS)[number];
 
-/** Heat as households say it. */
-export const HEAT_WORDS = ['low', 'medium', 'high'] as const;
+/** Heat as households say it: three flames, and a bowl over simmering water. */
+export const HEAT_WORDS = ['low', 'medium', 'high', 'bath'] as const;
 export type HeatWord = (typeof HEAT_WORDS)[number];
 
-/** How far a hob is turned up at each word (J). */
-export const HEAT_LEVELS: Readonly<Record<HeatWord, number>> = { low: 0.15, medium: 0.4, high: 0.8 };
+/** How far a hob is turned up at each word (J); a bath has no flame under what is made. */
+export const HEAT_LEVELS: Readonly<Record<Exclude<HeatWord, 'bath'>, number>> = { low: 0.15, medium: 0.4, high: 0.8 };
 
 /** What goes in at the beginning of a step: a row of the formula, or a part of it. */
 export interface StepAddition {
@@ -82,7 +82,10 @@ export const WAY_IDS = [
   'pouredOver',
   'simmered',
   'microwave',
+  'waterBath',
+  'creamInMicrowave',
   'starchSauce',
+  'starchLast',
   'cocoaSyrup',
   'overCondensed',
   'fatFirst',

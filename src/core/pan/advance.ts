@@ -3,7 +3,7 @@ import { COMPONENT_INDEX, type ComponentVector } from '../matter/components';
 import { catchingRate, wallTemperature } from './catching';
 import { DRY_G, warmDry } from './dry';
 import { giveWay } from './give-way';
-import { type Hob, hobHeat, microwaveHeat } from './heat-source';
+import { bathHeat, type Hob, hobHeat, microwaveHeat } from './heat-source';
 import { type LiquidReading, readLiquid } from './liquid-reading';
 import { liquidG, massG, type PanState, TOOL_MIX, type Tool } from './pan';
 import { starchGoal } from './starch-cooking';
@@ -13,6 +13,8 @@ import { STEAM_HEAT, surfaceLoss } from './water';
 /** What is done to the pan while time passes. */
 export interface Doing {
   readonly hob?: Hob | undefined;
+  /** over simmering water: nothing catches there */
+  readonly bath?: boolean | undefined;
   /** W of the microwave it stands in */
   readonly microwaveW?: number | undefined;
   /** 0 left alone, 0.3 now and then, 0.6 whisked, 1 hard */
@@ -34,8 +36,9 @@ const MOST_STEP_C = 4;
 const MOST_PARTS = 50;
 
 /** W that come in. */
-export function heatIn(pan: PanState, { hob, microwaveW }: Doing): number {
-  return (hob ? hobHeat(hob, pan.vessel) : 0) + (microwaveW ? microwaveHeat(microwaveW, massG(pan)) : 0);
+export function heatIn(pan: PanState, { hob, bath, microwaveW }: Doing): number {
+  const steam = bath ? bathHeat(pan.temperatureC, pan.vessel) : 0;
+  return (hob ? hobHeat(hob, pan.vessel) : 0) + steam + (microwaveW ? microwaveHeat(microwaveW, massG(pan)) : 0);
 }
 
 /** W that leave to the kitchen, steam apart. */
@@ -88,7 +91,7 @@ export function advance(pan: PanState, doing: Doing, seconds: number, reading: L
 /** One part of a moment. `capacity` is that of the liquid, J/K. */
 function advancePart(pan: PanState, doing: Doing, seconds: number, reading: LiquidReading, capacity: number): PanState {
   const { vessel, temperatureC } = pan;
-  const { stir, cover, tool, microwaveW } = doing;
+  const { stir, cover, tool, bath, microwaveW } = doing;
   const heatW = heatIn(pan, doing);
   const most = partOf(pan.liquid, 'water') / 1000 / seconds;
   const evaporates = Math.min(surfaceLoss(temperatureC, reading.waterActivity, vessel, cover), most);
@@ -107,7 +110,8 @@ function advancePart(pan: PanState, doing: Doing, seconds: number, reading: Liqu
   const next = warmed - Math.min(carriedJ, surplusJ) / capacity;
 
   const minutes = seconds / 60;
-  const wall = microwaveW ? undefined : wallTemperature(temperatureC, heatW, reading.baseViscosityPaS, stir, vessel);
+  const wall =
+    microwaveW || bath ? undefined : wallTemperature(temperatureC, heatW, reading.baseViscosityPaS, stir, vessel);
   const hasStarch = partOf(liquid, 'starch') > 0;
   return {
     ...pan,

@@ -27,6 +27,19 @@ export function hobHeat({ powerW, efficiency, level }: Hob, vessel: Pick<Vessel,
   return supply > 0 ? (supply * limit) / (supply ** 4 + limit ** 4) ** (1 / 4) : 0;
 }
 
+/** W/m²K from the steam of simmering water into a bowl over it, and °C of that steam (J). */
+const BATH = { perM2K: 300, steamC: 96 };
+
+/**
+ * Heat that simmering water brings into a bowl over it, through the bowl's base.
+ *
+ * @param liquidC °C of what is in the bowl
+ * @returns W; nothing once it is as warm as the steam
+ */
+export function bathHeat(liquidC: number, vessel: Pick<Vessel, 'diameterM'>): number {
+  return BATH.perM2K * baseArea(vessel) * Math.max(BATH.steamC - liquidC, 0);
+}
+
 /** kg of a load that takes up half of a microwave's power (J). */
 const HALF_LOAD_KG = 0.08;
 

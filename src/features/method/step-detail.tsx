@@ -4,13 +4,15 @@ import type { MethodFault } from '@/core/method/fault';
 import type { FollowedStep } from '@/core/method/follow-method';
 import type { Mend } from '@/core/method/mends/mend';
 import type { MethodStep } from '@/core/method/step';
+import { capital } from '@/formats/capital';
 import { reheatingSplash } from '@/kitchen/method/reheating';
 import { stepCaution } from '@/kitchen/method/step-caution';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { mendSentence } from '@/kitchen/words/mend-words';
 import { faultSentence } from '@/kitchen/words/method-fault-words';
-import { REASON_WORDS, STEP_WORDS, TOOL_WORDS, WAY_WORDS } from '@/kitchen/words/method-words';
+import { proposalSentence, STEP_WORDS, TOOL_WORDS, WAY_WORDS } from '@/kitchen/words/method-words';
+import { HEAT_SENTENCES } from '@/kitchen/words/step-words';
 import { Button } from '@/ui/button';
 import { duration } from '@/ui/duration';
 import { celsius, centimetres, percent, significant, weight } from '@/ui/format';
@@ -20,7 +22,7 @@ import { useMends } from './use-mends';
 
 /** On what heat, with what in the hand. */
 function handsWords({ step }: FollowedStep): string {
-  const heat = step.heat ? `On ${step.heat} heat` : step.where === 'aside' ? 'Beside the pan' : 'Off the heat';
+  const heat = step.where === 'aside' ? 'Beside the pan' : capital(HEAT_SENTENCES[step.heat ?? 'none']);
   return step.tool ? `${heat}, ${TOOL_WORDS[step.tool]}` : heat;
 }
 
@@ -154,8 +156,7 @@ export function StepDetail({
       </div>
       <h3 className="mt-4 font-sans font-semibold">This way</h3>
       <p>
-        {method.why ? `Proposed, since ${REASON_WORDS[method.why]}. ` : 'Chosen here. '}
-        {WAY_WORDS[method.way].for}
+        {method.proposal ? proposalSentence(method.proposal, celsius) : 'Chosen here.'} {WAY_WORDS[method.way].for}
       </p>
       <OtherWays method={method} />
       <p className="mt-1 text-mute">

@@ -71,7 +71,8 @@ export function StepsList({
             label="Way of working"
             value={method.way}
             options={waysOf(method).map(
-              (way) => [way, `${WAY_WORDS[way].name}${way === method.proposed ? ' · proposed' : ''}`] as const,
+              (way) =>
+                [way, `${WAY_WORDS[way].name}${method.proposal && way === method.way ? ' · proposed' : ''}`] as const,
             )}
             onChoose={onWay}
           />

@@ -11,7 +11,7 @@ export const isWait = ({ step }: FollowedStep) => WAITS.has(step.kind);
 /** What a step takes of the kitchen: a ring under the pan, hands or a shelf of the fridge. */
 function takes(followed: FollowedStep): Stretch['what'][] {
   const { step } = followed;
-  const ring = step.heat !== undefined && step.where === 'pan' ? (['hob'] as const) : [];
+  const ring = step.heat !== undefined && (step.where === 'pan' || step.heat === 'bath') ? (['hob'] as const) : [];
   if (step.end.kind === 'stand') return ['fridge'];
   return isWait(followed) ? [...ring] : ['hands', ...ring];
 }

@@ -53,11 +53,13 @@ export function answerMethod(file: FormulaFile, larder: LarderComposition) {
     throw new FormulaFileError('nothing is in the pan: every line is 0 g');
   const worked = workFile(file, larder, 'standard');
   if (!worked) throw new FormulaFileError('no way of working suits what is in this pan');
-  const { way, why, ways, pourC, seconds, followed, faults } = worked;
+  const { way, proposal, ways, pourC, seconds, followed, faults } = worked;
   return {
     name: file.name,
     way,
-    why,
+    why: proposal?.why,
+    togetherC: proposal?.togetherC,
+    instead: proposal?.instead,
     otherWays: ways.filter((each) => each !== way),
     pourC,
     seconds,

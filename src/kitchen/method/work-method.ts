@@ -5,7 +5,7 @@ import type { Process } from '@/core/matter/process';
 import type { MethodFault } from '@/core/method/fault';
 import type { FollowedStep } from '@/core/method/follow-method';
 import { type MethodKitchen, USUAL_METHOD_KITCHEN } from '@/core/method/kitchen';
-import { proposeWay, type WayReason } from '@/core/method/propose';
+import { type MeantToBe, type ProposedWay, proposeWay } from '@/core/method/propose';
 import { type MethodRows, methodRows } from '@/core/method/rows';
 import type { WayId } from '@/core/method/step';
 import { methodInKitchen, tried } from '@/core/method/ways/in-kitchen';
@@ -26,12 +26,10 @@ const USUAL_POUR_C = 35;
 /** A method worked out for a batch in a kitchen. */
 export interface WorkedMethod {
   readonly way: WayId;
-  /** why it is proposed; nothing where another was chosen */
-  readonly why: WayReason | undefined;
+  /** why it is proposed; nothing where it was chosen */
+  readonly proposal: Pick<ProposedWay, 'why' | 'togetherC' | 'instead'> | undefined;
   /** all ways that suit the formula */
   readonly ways: readonly WayId[];
-  /** what is proposed, chosen or not */
-  readonly proposed: WayId;
   readonly pourC: number;
   readonly rows: MethodRows;
   readonly followed: readonly FollowedStep[];
@@ -76,6 +74,27 @@ export function kitchenOf({ brief }: Pick<FormulaFile, 'brief'>, kitchenC: numbe
   };
 }
 
+/** Proposals that were worked out: trying ways takes longer than following one. */
+const known = new Map<string, ProposedWay | undefined>();
+const MOST_KNOWN = 200;
+
+/** {@link proposeWay}, once for each pan in each kitchen. */
+function proposedFor(rows: MethodRows, pourC: number, about: MeantToBe, kitchen: MethodKitchen) {
+  const { offsets: _, ...place } = kitchen;
+  const key = JSON.stringify([
+    rows.lines.map(({ perGram, grams, ph }) => [...perGram, grams, ph]),
+    rows.hints,
+    pourC,
+    about,
+    place,
+  ]);
+  if (known.has(key)) return known.get(key);
+  const found = proposeWay(rows, pourC, about, kitchen);
+  if (known.size >= MOST_KNOWN) known.clear();
+  known.set(key, found);
+  return found;
+}
+
 /**
  * Works out the method of a formula: the way chosen for it, or the one that suits it.
  *
@@ -92,22 +111,22 @@ export function workMethod(
   const rows = methodRows(lines, rowHints(file.lines));
   const pourC = pourOf(file);
   const isWhipped = file.brief?.jobs.some(({ use }) => use === 'whip') ?? false;
-  const found = proposeWay(rows, pourC, { mix: file.process.mix, isWhipped });
-  if (!found) return undefined;
   const ways = suitingWays(rows, pourC);
   const chosen = file.method?.way;
-  const way = chosen !== undefined && ways.includes(chosen) ? chosen : found.way;
   const own = file.method?.steps;
+  const isChosen = chosen !== undefined && (own !== undefined || ways.includes(chosen));
+  const proposed = isChosen ? undefined : proposedFor(rows, pourC, { mix: file.process.mix, isWhipped }, kitchen);
   const worked = own
-    ? tried(rows, { way: file.method?.way ?? way, steps: stepsOfFile(own, file.lines) }, kitchen, pourC)
-    : methodInKitchen(way, rows, pourC, kitchen);
+    ? tried(rows, { way: chosen ?? proposed?.way ?? 'pouredOver', steps: stepsOfFile(own, file.lines) }, kitchen, pourC)
+    : isChosen
+      ? methodInKitchen(chosen, rows, pourC, kitchen)
+      : proposed && tried(rows, proposed.tried.method, kitchen, pourC);
   if (!worked) return undefined;
   const { method, followed, faults } = worked;
   return {
     way: method.way,
-    why: method.way === found.way ? found.why : undefined,
+    proposal: proposed && { why: proposed.why, togetherC: proposed.togetherC, instead: proposed.instead },
     ways,
-    proposed: found.way,
     pourC,
     rows,
     kitchen,

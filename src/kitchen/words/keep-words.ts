@@ -46,6 +46,6 @@ export function swapSentences(within: number | undefined, losses: SwapLosses, nu
   const [was, is] = sweetness;
   return [
     ...kept,
-    `It is ${numbers.percent(Math.abs(is / was - 1))} ${is > was ? 'sweeter' : 'less sweet'}: no sugar in the pan can make up for it.`,
+    `It is ${numbers.percent(Math.abs(is / was - 1))} ${is > was ? 'sweeter' : 'less sweet'}: the other rows cannot make up for it and keep the flow.`,
   ];
 }

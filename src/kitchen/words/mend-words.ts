@@ -26,6 +26,7 @@ const MEND_WORDS: Readonly<Record<Exclude<Mend['kind'], 'widerPan'>, string>> = 
   afterTheBoil: 'Put it after the boil',
   stopStirring: 'Leave it alone as it sets',
   nearerEnd: 'Stop where this kitchen lets it come',
+  onceCooked: 'Stop once its starch is cooked',
   putWhereItBelongs: 'Put it where it belongs',
   onlyOnce: 'Put it in only once',
 };

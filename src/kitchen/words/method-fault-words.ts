@@ -1,4 +1,6 @@
 import type { MethodFault } from '@/core/method/fault';
+import { capital } from '@/formats/capital';
+import { HEAT_SENTENCES } from './step-words';
 
 /** How numbers of a fault are written: the kitchen's own units. */
 export interface FaultNumbers {
@@ -25,7 +27,7 @@ function noEndSentence(
         ? `After ${n.duration(fault.seconds)} it is still at ${n.celsius(fault.temperatureC)}. More heat, less in the pan, or another end.`
         : `It never comes there: it stays at ${n.celsius(fault.temperatureC)}. More heat, less in the pan, or another end.`;
     case 'neverBoils':
-      return `On ${fault.heat} heat it steams at ${n.celsius(fault.temperatureC)} and does not boil: more heat.`;
+      return `${capital(HEAT_SENTENCES[fault.heat])} it steams at ${n.celsius(fault.temperatureC)} and does not boil: more heat.`;
     case 'boilsDry':
       return `It boils dry after ${n.duration(fault.seconds)}: less heat, more liquid, or a shorter step.`;
   }

@@ -1,4 +1,5 @@
-import type { WayReason } from '@/core/method/propose';
+import type { MethodFault } from '@/core/method/fault';
+import type { ProposedWay, WayReason } from '@/core/method/propose';
 import type { StepKind, WayId } from '@/core/method/step';
 import type { Tool } from '@/core/pan/pan';
 
@@ -16,9 +17,21 @@ export const WAY_WORDS: Readonly<Record<WayId, { readonly name: string; readonly
     name: 'bursts in the microwave',
     for: 'One bowl and no flame; short bursts, because the middle scorches before the rest is warm.',
   },
+  waterBath: {
+    name: 'in a bowl over simmering water',
+    for: 'Steam is never hotter than the chocolate bears: for much chocolate to little cream. No drop of water may get in.',
+  },
+  creamInMicrowave: {
+    name: 'cream heated in the microwave, chocolate into it',
+    for: 'No pan to wash; stir the cream before it is lifted out, it can boil over late.',
+  },
   starchSauce: {
-    name: 'starch sauce, boiled and cooked out',
-    for: 'Starch thickens only once it has boiled; the chocolate goes in off the heat and is brought back to the boil.',
+    name: 'starch sauce, cooked out before the chocolate',
+    for: 'Starch thickens only once it has boiled; the chocolate goes in last, off the heat, so that a thick pan never boils.',
+  },
+  starchLast: {
+    name: 'starch sauce, chocolate first, slaked last',
+    for: 'Some like its body better. The thick pan catches easily: a gentle flame, and stir to the base all the time.',
   },
   cocoaSyrup: {
     name: 'cocoa and sugar boiled with the milk',
@@ -54,8 +67,8 @@ export const WAY_WORDS: Readonly<Record<WayId, { readonly name: string; readonly
   },
 };
 
-/** Why a way is proposed. */
-export const REASON_WORDS: Readonly<Record<WayReason, string>> = {
+/** Why a way is the usual one. */
+const REASON_WORDS: Readonly<Record<WayReason, string>> = {
   gelatinMustMelt: 'there is gelatin in it',
   starchMustBoil: 'its starch must boil',
   glazeIsWarmed: 'it is built on a neutral glaze',
@@ -66,7 +79,51 @@ export const REASON_WORDS: Readonly<Record<WayReason, string>> = {
   condensedScorches: 'condensed milk must not boil',
   muchLiquid: 'there is much liquid to little chocolate',
   enoughHeat: 'the cream’s heat melts all of it',
+  cleanest: 'nothing goes wrong in it',
+  leastWrong: 'every way leaves something wrong, and this one least',
 };
+
+/** What a way would leave wrong, after “would”. */
+const WOULD_WORDS: Readonly<Record<MethodFault['kind'], string>> = {
+  overflows: 'not fit the pan',
+  boilsOver: 'boil over',
+  undissolved: 'leave sugar undissolved',
+  unmelted: 'leave pieces unmelted',
+  seizes: 'seize the chocolate',
+  chocolateTooHot: 'scorch the chocolate',
+  slurryThick: 'make the starch lumpy',
+  slurryNotBoiling: 'not boil the starch',
+  floury: 'leave it floury',
+  butterTooWarm: 'oil out the butter',
+  butterTooCold: 'leave lumps of butter',
+  gelatinDry: 'leave the gelatin dry',
+  gelatinCold: 'not melt the gelatin',
+  gelatinHot: 'weaken the gelatin',
+  gelatinBoiled: 'boil the gelatin',
+  mayCurdle: 'risk curdling',
+  cocoaLumps: 'make lumps of cocoa',
+  spiritHot: 'lose the spirit',
+  blenderTemperature: 'blend it too warm or too cold',
+  stirredWhileSetting: 'stir it while it sets',
+  belowPour: 'end too cool to pour',
+  catches: 'catch at the base',
+  nearlyCatches: 'nearly catch at the base',
+  neverEnds: 'never come to its end',
+  neverBoils: 'never boil',
+  boilsDry: 'boil dry',
+  rowInNoStep: 'leave a row out',
+  rowTooOften: 'use a row twice',
+};
+
+/** Why a way is proposed, read off the run. */
+export function proposalSentence(
+  { why, togetherC, instead }: Pick<ProposedWay, 'why' | 'togetherC' | 'instead'>,
+  celsius: (temperatureC: number) => string,
+): string {
+  const warm = why === 'enoughHeat' && togetherC !== undefined ? `: together ${celsius(Math.round(togetherC))}` : '';
+  const other = instead ? ` (${WAY_WORDS[instead.way].name} would ${WOULD_WORDS[instead.fault]})` : '';
+  return `Proposed: ${REASON_WORDS[why]}${warm}${other}.`;
+}
 
 /** What is in the hand. */
 export const TOOL_WORDS: Readonly<Record<Tool, string>> = {

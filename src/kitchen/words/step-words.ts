@@ -15,6 +15,7 @@ export const HEAT_SENTENCES: Readonly<Record<HeatWord | 'none', string>> = {
   low: 'on low heat',
   medium: 'on medium heat',
   high: 'on high heat',
+  bath: 'over simmering water',
 };
 
 /** How it is stirred, by how much: 0 to 1. */

@@ -98,6 +98,7 @@ describe('the ways of working', () => {
     expect([...walked].sort()).toEqual(
       [
         'cocoaSyrup',
+        'creamInMicrowave',
         'fatFirst',
         'gelatinMirror',
         'microwave',
@@ -106,8 +107,10 @@ describe('the ways of working', () => {
         'pouredOver',
         'reheated',
         'simmered',
+        'starchLast',
         'starchSauce',
         'stickBlender',
+        'waterBath',
         'whipped',
       ].sort(),
     );
@@ -131,7 +134,7 @@ describe('the ways of working', () => {
   it('are proposed by what a formula must undergo, then by its notes and balance', () => {
     const proposals = DEMO.map(({ name, rows, pourC, mix }) => [
       name,
-      proposeWay(rows, pourC, { mix, isWhipped: false })?.way,
+      proposeWay(rows, pourC, { mix, isWhipped: false }, USUAL_METHOD_KITCHEN)?.way,
     ]);
     expect(Object.fromEntries(proposals)).toMatchObject({
       'Plated sponge, thick dip': 'starchSauce',
@@ -148,7 +151,8 @@ describe('the ways of working', () => {
   });
 
   it('propose nothing for water alone', () => {
-    expect(proposeWay(rowsOf([['water', 100]]), 40, { mix: 0.6, isWhipped: false })).toBeUndefined();
+    const about = { mix: 0.6, isWhipped: false };
+    expect(proposeWay(rowsOf([['water', 100]]), 40, about, USUAL_METHOD_KITCHEN)).toBeUndefined();
   });
 
   it('put a noted row where it is noted: off the heat, in the pan', () => {

@@ -150,7 +150,7 @@ describe('what a swap cannot keep', () => {
     expect(swapLosses(before, after).sweetness).toBeUndefined();
   });
 
-  it('says how much sweeter it is where no sugar can make up for it', () => {
+  it('says how much sweeter it is where the other rows cannot make up for it', () => {
     const plain = formulaOf([
       ['dark-couverture-70', 200],
       ['cream-35', 200],
@@ -160,7 +160,7 @@ describe('what a swap cannot keep', () => {
     expect(sweetness?.[0]).toBeCloseTo(before.taste.sweetness, 9);
     expect(sweetness?.[1]).toBeGreaterThan(1.08 * before.taste.sweetness);
     const words = swapSentences(undefined, swapLosses(before, after), PLAIN).join(' ');
-    expect(words).toMatch(/sweeter: no sugar in the pan/);
+    expect(words).toMatch(/sweeter: the other rows cannot/);
   });
 
   it('of cream for coconut says where the flow moves, by how much and why', () => {

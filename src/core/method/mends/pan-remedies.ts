@@ -5,9 +5,11 @@ import { coolTo, step } from '../ways/parts';
 import { type Case, hereOf, type Remedy } from './remedy';
 
 const ABOVE_KITCHEN_C = 3;
+/** Share of the starch that is gelatinised when it no longer tastes floury. */
+const COOKED = 0.9;
 
-const LOWER: Readonly<Record<HeatWord, HeatWord>> = { high: 'medium', medium: 'low', low: 'low' };
-const HIGHER: Readonly<Record<HeatWord, HeatWord>> = { low: 'medium', medium: 'high', high: 'high' };
+const LOWER: Readonly<Record<HeatWord, HeatWord>> = { high: 'medium', medium: 'low', low: 'low', bath: 'bath' };
+const HIGHER: Readonly<Record<HeatWord, HeatWord>> = { low: 'medium', medium: 'high', high: 'high', bath: 'low' };
 
 /** Warms what is in a vessel, over the flame or over steam, until it is so warm. */
 const warmTo = (temperatureC: number, where: MethodStep['where']): MethodStep =>
@@ -35,10 +37,15 @@ export const putOff = ({ steps, at }: Case): Remedy[] =>
 /** Less heat under it, more of the spoon in it. */
 export function gentler(which: Case): Remedy[] {
   const { steps, at } = which;
-  const { heat, stir } = hereOf(which);
+  const { heat, stir, kind, end } = hereOf(which);
   const lower = heat && LOWER[heat];
   return [
     ['stirMore', changedStep(steps, at, { stir: Math.max(stir, 0.8) })],
+    ['stirMore', changedStep(steps, at, { stir: 1 })],
+    // Starch is cooked before a thick pan boils.
+    ...(kind === 'slurry' && end.kind === 'boil'
+      ? [['onceCooked', changedStep(steps, at, { end: { kind: 'cooked', share: COOKED } })] as const]
+      : []),
     ['lowerHeat', changedStep(steps, at, { heat: lower })],
     ['lowerHeat', changedStep(steps, at, { heat: lower, stir: Math.max(stir, 0.8) })],
     ['lowerHeat', changedStep(steps, at, { heat: 'low', stir: Math.max(stir, 0.8) })],

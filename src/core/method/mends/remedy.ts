@@ -30,6 +30,7 @@ export type MendKind =
   | 'afterTheBoil'
   | 'stopStirring'
   | 'nearerEnd'
+  | 'onceCooked'
   | 'putWhereItBelongs'
   | 'onlyOnce';
 

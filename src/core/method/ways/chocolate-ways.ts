@@ -1,13 +1,28 @@
 import { type MethodRows, whole } from '../rows';
 import type { MethodStep } from '../step';
 import { anyHolds, type RowGroups } from './groups';
-import { blend, butterMelted, coolTo, dissolveAndBoil, finish, offTheHeat, pourOverAndStir, step } from './parts';
+import {
+  blend,
+  butterMelted,
+  coolTo,
+  dissolveAndBoil,
+  finish,
+  offTheHeat,
+  pinchOf,
+  pourOverAndStir,
+  STIR_S,
+  step,
+} from './parts';
 
 /** °C a blender works an emulsion at, without air and without breaking it. */
 const BLEND_FROM_C = 44;
 /** °C a bowl from the microwave is brought to. */
 const BURSTS_TO_C = 40;
 const BURSTS_FOR_BUTTER_C = 46;
+/** °C cream is brought to in the microwave: hot, and short of rising over. */
+const CREAM_TO_C = 60;
+/** °C the liquid is brought to over the bath before the chocolate goes in. */
+const BATH_LIQUID_C = 60;
 /** h a whipped ganache rests in the cold. */
 const WHIP_REST_H = 12;
 /** Part of the cream that is kept cold for a whipped ganache. */
@@ -54,6 +69,41 @@ export function microwave(_: MethodRows, groups: RowGroups, pourC: number): Meth
   ];
 }
 
+/** Everything in a bowl over simmering water: no flame that scorches, and heat enough where there is little cream. */
+export function waterBath(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  if (!isGanache(groups)) return undefined;
+  const { liquids, sugars, chocolate, cocoa, oils } = groups;
+  const warmed = { heat: 'bath', stir: 0.4, tool: 'spatula' } as const;
+  return [
+    step(
+      'warm',
+      'bowl',
+      sugars.length > 0 ? { kind: 'dissolved' } : { kind: 'temperature', temperatureC: BATH_LIQUID_C },
+      { adds: whole([...liquids, ...sugars]), ...warmed },
+    ),
+    step('melt', 'bowl', { kind: 'melted' }, { adds: whole([...chocolate, ...cocoa, ...oils]), ...warmed }),
+    step('stir', 'bowl', { kind: 'seconds', seconds: STIR_S }, { stir: 0.5, tool: 'whisk' }),
+    ...finish(groups, pourC),
+  ];
+}
+
+/** The cream heated in the microwave, the chocolate into it, and what is left to melt in bursts. */
+export function creamInMicrowave(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  const { liquids, sugars, chocolate, cocoa, oils } = groups;
+  if (!isGanache(groups) || sugars.length > 0) return undefined;
+  return [
+    step(
+      'bursts',
+      'bowl',
+      { kind: 'bursts', toC: CREAM_TO_C },
+      { adds: whole([...liquids, ...cocoa]), stir: 0.6, tool: 'whisk' },
+    ),
+    step('pourOver', 'bowl', { kind: 'seconds', seconds: 60 }, { adds: whole([...chocolate, ...oils]) }),
+    step('bursts', 'bowl', { kind: 'bursts', toC: BURSTS_TO_C }, { stir: 0.6, tool: 'whisk' }),
+    ...finish(groups, pourC),
+  ];
+}
+
 /** Poured over, then emulsified under the head of a stick blender. */
 export function stickBlender(_: MethodRows, all: RowGroups, pourC: number): MethodStep[] | undefined {
   if (!isGanache(all)) return undefined;
@@ -66,6 +116,7 @@ export function stickBlender(_: MethodRows, all: RowGroups, pourC: number): Meth
     coolTo(BLEND_FROM_C),
     blend(),
     coolTo(pourC),
+    ...pinchOf(groups),
   ];
 }
 
@@ -118,6 +169,7 @@ export function whipped(rows: MethodRows, all: RowGroups, _pourC: number): Metho
     ...dissolveAndBoil(groups, [...part(1 - KEPT_COLD), ...whole(others)]),
     ...pourOverAndStir(whole([...chocolate, ...cocoa, ...oils])),
     ...offTheHeat(groups),
+    ...pinchOf(groups),
     step('stir', 'bowl', { kind: 'seconds', seconds: 60 }, { adds: part(KEPT_COLD), stir: 0.5, tool: 'spatula' }),
     step('chill', 'bowl', { kind: 'stand', hours: WHIP_REST_H }, { cover: 1 }),
     step('whip', 'bowl', { kind: 'seconds', seconds: 90 }, { stir: 0.8, tool: 'whisk' }),

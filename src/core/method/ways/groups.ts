@@ -25,13 +25,18 @@ export interface RowGroups {
   readonly jellies: readonly number[];
   /** off the heat: spirits, and what is noted so */
   readonly late: readonly number[];
+  /** what goes in late is a pinch: an extract, which needs no stop of its own */
+  readonly isLatePinch: boolean;
 }
+
+/** Share of a batch below which what goes in late is a pinch (J). */
+const LATE_PINCH = 0.015;
 
 /** Whether a row is a jelly: it must be warmed to melt, sour or not. */
 const sets = (perGram: ComponentVector) => partOf(perGram, 'pectin') + partOf(perGram, 'agar') > 0.003;
 
 /** Sorts the rows. Each stands in one group alone. */
-export function groupsOf({ lines, hints, roles, of }: MethodRows): RowGroups {
+export function groupsOf({ lines, hints, roles, of, gramsOf }: MethodRows): RowGroups {
   const hasGelatin = of('gelatin').length > 0;
   // Together with hot milk what is sour would curdle it: it goes in when that has cooled.
   const boiled = of('liquid', 'syrup', 'flavour', 'sugar').map((row) => nth(lines, row));
@@ -46,6 +51,7 @@ export function groupsOf({ lines, hints, roles, of }: MethodRows): RowGroups {
   const liquids = [...of('liquid', 'syrup', 'flavour', 'helper').filter(isFree), ...fats.filter(inPan)];
   const thin = of('liquid').filter(isFree);
   const all = lines.flatMap(({ grams }, row) => (grams > 0 ? [row] : []));
+  const late = all.filter((row) => isLate(row) && !soaks(row) && nth(roles, row) !== 'gelatin');
   return {
     chocolate: of('chocolate').filter(isFree),
     cocoa: of('cocoa').filter(isFree),
@@ -58,7 +64,8 @@ export function groupsOf({ lines, hints, roles, of }: MethodRows): RowGroups {
     gelatin: of('gelatin'),
     soak: all.filter(soaks),
     jellies: of('liquid', 'syrup').filter((row) => sets(nth(lines, row).perGram)),
-    late: all.filter((row) => isLate(row) && !soaks(row) && nth(roles, row) !== 'gelatin'),
+    late,
+    isLatePinch: gramsOf(late) < LATE_PINCH * gramsOf(all),
   };
 }
 

@@ -2,6 +2,7 @@ import { methodFaults } from '../checks';
 import type { MethodFault } from '../fault';
 import { type FollowedStep, followMethod } from '../follow-method';
 import type { MethodKitchen } from '../kitchen';
+import { mendOf } from '../mends/mend';
 import type { MethodRows } from '../rows';
 import type { Method, WayId } from '../step';
 import { variantsOf } from './ways';
@@ -19,9 +20,51 @@ export function tried(rows: MethodRows, method: Method, kitchen: MethodKitchen, 
   return { method, followed, faults: methodFaults(rows, followed, pourC) };
 }
 
+/** A step that takes no time and puts nothing in: what it was for has come already. */
+const isEmpty = ({ step, seconds }: FollowedStep) => step.where !== 'aside' && step.adds.length === 0 && seconds < 1;
+
+/** A method without its empty steps: nobody is told to let cool what is cool. */
+function pruned(rows: MethodRows, now: TriedMethod, kitchen: MethodKitchen, pourC: number): TriedMethod {
+  const steps = now.followed.flatMap((each) => (isEmpty(each) ? [] : [each.step]));
+  if (steps.length === now.followed.length || steps.length === 0) return now;
+  const shorter = tried(rows, { ...now.method, steps }, kitchen, pourC);
+  return shorter.faults.length <= now.faults.length ? shorter : now;
+}
+
+/** °C by which a method may end off its pour and still be said to end at it (J). */
+const AT_THE_POUR_C = 1;
+
+/** °C by which a method ends off its pour; 0 where it has set on the way. */
+export function offPour({ followed }: TriedMethod, pourC: number): number {
+  const last = followed.at(-1);
+  if (!last || followed.some(({ step }) => step.end.kind === 'stand')) return 0;
+  return Math.abs(last.end.temperatureC - pourC);
+}
+
+/** Below 0 where one trial is better than another: less left wrong, then nearer to its pour. */
+export const compareTrials = (a: TriedMethod, b: TriedMethod, pourC: number) =>
+  a.faults.length - b.faults.length || offPour(a, pourC) - offPour(b, pourC);
+
+/** Mends a way gives itself at most; one with more wrong than so much is not the way for what is in the pan. */
+const MOST_MENDS = 3;
+const WORTH_MENDING = 2;
+
+/** A method with its own mends, as long as each leaves less wrong; a pan is never swapped. */
+function mended(rows: MethodRows, first: TriedMethod, kitchen: MethodKitchen, pourC: number): TriedMethod {
+  let now = first;
+  if (now.faults.length > WORTH_MENDING) return now;
+  for (let i = 0; i < MOST_MENDS && now.faults.length > 0; i++) {
+    const judged = { ...now, rows, kitchen, pourC };
+    const mend = now.faults.map((fault) => mendOf(fault, judged)).find((each) => each && 'steps' in each);
+    if (!mend || !('steps' in mend)) return now;
+    now = tried(rows, { ...now.method, steps: mend.steps }, kitchen, pourC);
+  }
+  return now;
+}
+
 /**
  * A formula worked in one way in this kitchen: of the orders the way leaves free (butter cold at the end, or in the liquid from the start) the first
- * with the fewest faults.
+ * that leaves nothing wrong and ends at its pour, mended by its own mends where none is clean.
  *
  * @param pourC °C it is poured, dipped or spread at
  * @returns nothing where the way does not suit the formula
@@ -35,8 +78,8 @@ export function methodInKitchen(
   let best: TriedMethod | undefined;
   for (const method of variantsOf(way, rows, pourC)) {
     const now = tried(rows, method, kitchen, pourC);
-    if (!best || now.faults.length < best.faults.length) best = now;
-    if (best.faults.length === 0) break;
+    if (now.faults.length === 0 && offPour(now, pourC) <= AT_THE_POUR_C) return pruned(rows, now, kitchen, pourC);
+    if (!best || compareTrials(now, best, pourC) < 0) best = now;
   }
-  return best;
+  return best && pruned(rows, mended(rows, best, kitchen, pourC), kitchen, pourC);
 }

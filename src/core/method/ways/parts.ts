@@ -9,7 +9,7 @@ const SPIRIT_FROM_C = 60;
 /** s poured chocolate is waited on before anything is stirred. */
 const WAIT_S = 120;
 /** s of stirring that make an emulsion, even when all is melted. */
-const STIR_S = 60;
+export const STIR_S = 60;
 const SOAK_S = 600;
 
 type Rest = Partial<Omit<MethodStep, 'kind' | 'where' | 'end'>>;
@@ -71,12 +71,18 @@ function coldButter({ butter }: RowGroups, where: MethodStep['where'] = 'bowl'):
 }
 
 /** Spirits and whatever else goes in off the heat, if there is any. */
-export function offTheHeat({ late }: RowGroups, where: MethodStep['where'] = 'bowl'): MethodStep[] {
+export function offTheHeat(groups: RowGroups, where: MethodStep['where'] = 'bowl'): MethodStep[] {
+  return groups.isLatePinch ? [] : [coolTo(SPIRIT_FROM_C, where), ...stirredIn(groups, where)];
+}
+
+/** A pinch that goes in late, once it has cooled anyway. */
+export const pinchOf = (groups: RowGroups, where: MethodStep['where'] = 'bowl'): MethodStep[] =>
+  groups.isLatePinch ? stirredIn(groups, where) : [];
+
+/** What goes in late, stirred in. */
+function stirredIn({ late }: RowGroups, where: MethodStep['where']): MethodStep[] {
   if (late.length === 0) return [];
-  return [
-    coolTo(SPIRIT_FROM_C, where),
-    step('spirit', where, { kind: 'seconds', seconds: 20 }, { adds: whole(late), stir: 0.5, tool: 'spatula' }),
-  ];
+  return [step('spirit', where, { kind: 'seconds', seconds: 20 }, { adds: whole(late), stir: 0.5, tool: 'spatula' })];
 }
 
 /** The rows with the butter melted among the liquids: for ways that keep no heat to melt it later. */
@@ -86,14 +92,21 @@ export const butterMelted = (groups: RowGroups): RowGroups => ({
   butter: [],
 });
 
-/** What ends most ways: butter cold, spirits off the heat, then cooled to where it pours; the warmer of the two first. */
+/** The rows with the cocoa beside the chocolate, for what boils too thick with it. */
+export const cocoaWithChocolate = (groups: RowGroups): RowGroups => ({
+  ...groups,
+  chocolate: [...groups.cocoa, ...groups.chocolate],
+  cocoa: [],
+});
+
+/** What ends most ways: butter cold, spirits off the heat, then cooled to where it pours; the warmer of the two first, a pinch of extract last. */
 export function finish(groups: RowGroups, pourC: number, where: MethodStep['where'] = 'bowl'): MethodStep[] {
-  return [...offTheHeat(groups, where), ...coldButter(groups, where), coolTo(pourC, where)];
+  return [...offTheHeat(groups, where), ...coldButter(groups, where), coolTo(pourC, where), ...pinchOf(groups, where)];
 }
 
 /** Gelatin soaked beside the pan. */
-export const soak = ({ gelatin, soak: water }: RowGroups): MethodStep =>
-  step('soak', 'aside', { kind: 'seconds', seconds: SOAK_S }, { adds: whole([...gelatin, ...water]) });
+export const soak = ({ gelatin }: RowGroups, water: readonly StepAddition[]): MethodStep =>
+  step('soak', 'aside', { kind: 'seconds', seconds: SOAK_S }, { adds: [...whole(gelatin), ...water] });
 
 /** Blends without air, the head kept under. */
 export const blend = (where: MethodStep['where'] = 'bowl'): MethodStep =>

@@ -1,11 +1,13 @@
 import { nth } from '../../nth';
 import { type MethodRows, whole } from '../rows';
-import type { MethodStep, StepAddition } from '../step';
+import type { HeatWord, MethodStep, StepAddition } from '../step';
 import { anyHolds, type RowGroups } from './groups';
 import { blend, boil, coolTo, dissolveAndBoil, finish, pourOverAndStir, soak, step, strain } from './parts';
 
 /** g of cold liquid a gram of starch is slaked in. */
 const SLURRY = 5;
+/** g of cold water a gram of gelatin takes up. */
+const SOAK = 5;
 /** Share of the starch that must have gelatinised before it is called cooked. */
 const COOKED = 0.9;
 /** s it boils at least once the starch is in. */
@@ -24,6 +26,15 @@ function slurryLiquid(rows: MethodRows, { starch, liquids }: RowGroups): StepAdd
   return from === undefined ? [] : [{ row: from, share: Math.min(wanted / rows.gramsOf([from]), 0.9) }];
 }
 
+/** Water gelatin soaks in: noted, or so much of the wettest that is boiled as it takes up. */
+function soakWater(rows: MethodRows, { gelatin, soak: noted, liquids }: RowGroups): StepAddition[] {
+  if (noted.length > 0) return whole(noted);
+  const thin = rows.of('liquid').filter((row) => liquids.includes(row) && anyHolds(rows, [row], 'water', 0.8));
+  const from = thin.toSorted((a, b) => rows.gramsOf([b]) - rows.gramsOf([a]))[0];
+  if (from === undefined) return [];
+  return [{ row: from, share: Math.min((SOAK * rows.gramsOf(gelatin)) / rows.gramsOf([from]), 0.9) }];
+}
+
 /** What is left of rows once a part of them is used elsewhere. */
 function without(rows: readonly number[], used: readonly StepAddition[]): StepAddition[] {
   return rows.flatMap((row) => {
@@ -32,7 +43,7 @@ function without(rows: readonly number[], used: readonly StepAddition[]): StepAd
   });
 }
 
-/** Boil, chocolate off the heat, boil again, slurry in, cooked out, strained. */
+/** Slaked, boiled, cooked out, and the chocolate melted in it off the heat: a thick pan is never boiled. */
 export function starchSauce(rows: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
   const { starch, liquids, cocoa, chocolate, oils, gelatin } = groups;
   if (starch.length === 0 || liquids.length === 0 || gelatin.length > 0) return undefined;
@@ -41,16 +52,37 @@ export function starchSauce(rows: MethodRows, groups: RowGroups, pourC: number):
   return [
     step('soak', 'aside', { kind: 'seconds', seconds: 30 }, { adds: [...whole(starch), ...cold], stir: 0.6 }),
     ...dissolveAndBoil(groups, [...without(liquids, cold), ...whole(cocoa)]),
-    ...(melts.length > 0
-      ? [step('melt', 'pan', { kind: 'melted' }, { adds: melts, stir: 0.6, tool: 'whisk' }), boil([], 'medium')]
-      : []),
-    step('slurry', 'pan', { kind: 'boil' }, { heat: 'medium', stir: 0.6, tool: 'whisk' }),
-    step(
-      'cookOut',
-      'pan',
-      { kind: 'cooked', share: COOKED },
-      { heat: 'medium', stir: 0.6, tool: 'whisk', leastSeconds: COOK_OUT_S },
-    ),
+    ...cookedOut('medium'),
+    ...(melts.length > 0 ? [step('melt', 'pan', { kind: 'melted' }, { adds: melts, stir: 0.6, tool: 'whisk' })] : []),
+    strain(),
+    ...finish(groups, pourC),
+  ];
+}
+
+/** Slurry in, back to the boil, cooked out. */
+const cookedOut = (heat: HeatWord): MethodStep[] => [
+  step('slurry', 'pan', { kind: 'boil' }, { heat, stir: 0.8, tool: 'whisk' }),
+  step(
+    'cookOut',
+    'pan',
+    { kind: 'cooked', share: COOKED },
+    { heat, stir: 0.8, tool: 'whisk', leastSeconds: COOK_OUT_S },
+  ),
+];
+
+/** Boil, chocolate off the heat, boil again on a gentle flame, slurry in last, cooked out, strained: some like its body better. */
+export function starchLast(rows: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  const { starch, liquids, cocoa, chocolate, oils, gelatin } = groups;
+  if (starch.length === 0 || liquids.length === 0 || gelatin.length > 0) return undefined;
+  const melts = whole([...chocolate, ...oils]);
+  if (melts.length === 0) return undefined;
+  const cold = slurryLiquid(rows, groups);
+  return [
+    step('soak', 'aside', { kind: 'seconds', seconds: 30 }, { adds: [...whole(starch), ...cold], stir: 0.6 }),
+    ...dissolveAndBoil(groups, [...without(liquids, cold), ...whole(cocoa)]),
+    step('melt', 'pan', { kind: 'melted' }, { adds: melts, stir: 0.6, tool: 'whisk' }),
+    boil([], 'medium'),
+    ...cookedOut('medium'),
     strain(),
     ...finish(groups, pourC),
   ];
@@ -76,9 +108,10 @@ export function gelatinMirror(rows: MethodRows, groups: RowGroups, pourC: number
   const condensed = rows.of('syrup').filter((row) => liquids.includes(row) && anyHolds(rows, [row], 'lactose', 0.05));
   const over = whole([...chocolate, ...condensed, ...oils]);
   const boiled = liquids.filter((row) => !condensed.includes(row));
+  const water = soakWater(rows, groups);
   return [
-    soak(groups),
-    ...dissolveAndBoil(groups, whole([...boiled, ...cocoa]), 'medium'),
+    soak(groups, water),
+    ...dissolveAndBoil(groups, [...without(boiled, water), ...whole(cocoa)], 'medium'),
     coolTo(GELATIN_C, 'pan'),
     step('gelatin', 'pan', { kind: 'seconds', seconds: 60 }, { stir: 0.4, tool: 'spatula' }),
     ...(over.length > 0 ? pourOverAndStir(over, 'spatula') : []),

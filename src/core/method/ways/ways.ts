@@ -1,10 +1,20 @@
 import { keysOf } from '../../keys-of';
 import type { MethodRows } from '../rows';
 import type { Method, MethodStep, WayId } from '../step';
-import { fatFirst, microwave, overCondensed, pouredOver, simmered, stickBlender, whipped } from './chocolate-ways';
+import {
+  creamInMicrowave,
+  fatFirst,
+  microwave,
+  overCondensed,
+  pouredOver,
+  simmered,
+  stickBlender,
+  waterBath,
+  whipped,
+} from './chocolate-ways';
 import { groupsOf, type RowGroups } from './groups';
-import { butterMelted } from './parts';
-import { cocoaSyrup, gelatinMirror, neutralGlaze, reheated, starchSauce } from './sauce-ways';
+import { butterMelted, cocoaWithChocolate } from './parts';
+import { cocoaSyrup, gelatinMirror, neutralGlaze, reheated, starchLast, starchSauce } from './sauce-ways';
 
 /** A way of working: the steps for a formula it suits; nothing where it does not. */
 type Way = (rows: MethodRows, groups: RowGroups, pourC: number) => MethodStep[] | undefined;
@@ -13,7 +23,10 @@ const WAYS: Readonly<Record<WayId, Way>> = {
   pouredOver,
   simmered,
   microwave,
+  waterBath,
+  creamInMicrowave,
   starchSauce,
+  starchLast,
   cocoaSyrup,
   overCondensed,
   fatFirst,
@@ -37,7 +50,9 @@ export function methodBy(way: WayId, rows: MethodRows, pourC: number): Method | 
 /** A formula worked in one way, in each of the orders the way leaves free: the usual one first. */
 export function variantsOf(way: WayId, rows: MethodRows, pourC: number): Method[] {
   const groups = groupsOf(rows);
-  const orders = groups.butter.length > 0 ? [groups, butterMelted(groups)] : [groups];
+  if (!WAYS[way](rows, groups, pourC)) return [];
+  const byButter = groups.butter.length > 0 ? [groups, butterMelted(groups)] : [groups];
+  const orders = groups.cocoa.length > 0 ? [...byButter, ...byButter.map(cocoaWithChocolate)] : byButter;
   return orders.flatMap((order) => {
     const steps = WAYS[way](rows, order, pourC);
     return steps ? [{ way, steps }] : [];
