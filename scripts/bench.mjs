@@ -13,6 +13,7 @@ const USUAL = [
   'pan',
   'rescue',
   'impossible',
+  'method',
   'brief',
   'larder',
   'saving',
