@@ -6,8 +6,8 @@ export interface Effort {
   left: number;
 }
 
-/** Readings that a balance may take to find a landing: some four seconds. Usual requests take a hundredth of it. */
-export const EFFORT_TO_LAND = 40_000;
+/** Readings that a balance may take to find a landing: some two seconds. Usual requests take a hundredth of it. */
+export const EFFORT_TO_LAND = 20_000;
 /** Readings that may be spent on what stands in the way: half a second more. */
 export const EFFORT_TO_EXPLAIN = 8_000;
 
