@@ -73,11 +73,7 @@ describe('steps of a cook’s own in a formula file', () => {
     expect(kept?.method).toEqual(file.method);
     expect(kept?.yield?.evaporationGrams).toBe(Math.round(worked?.followed.at(-1)?.end.lostWaterG ?? 0));
     const recipe = methodInstructions(file, larder, nameOf);
-    expect(recipe?.steps.map(({ name }) => name)).toEqual([
-      'To a rolling boil',
-      'Pour over, leave it',
-      'Stir from the middle outwards',
-    ]);
+    expect(recipe?.steps.map(({ name }) => name)).toEqual(['To a rolling boil', 'Pour over, leave it', 'Stir it in']);
     expect(recipe?.steps[0]?.text).toContain('75 g cream-35');
   });
 

@@ -9,18 +9,23 @@ import { USUAL_KITCHEN, type Vessel } from '@/core/pan/vessel';
 import { parseLarderCsv } from '@/formats/larder-csv';
 
 const larder = new Map(
-  parseLarderCsv(readFileSync('data/starting-larder.csv', 'utf8')).map(({ id, components }) => [
+  parseLarderCsv(readFileSync('data/starting-larder.csv', 'utf8')).map(({ id, components, ph }) => [
     id,
-    compositionVector(components),
+    { perGram: compositionVector(components), ph: ph ?? undefined },
   ]),
 );
 
-/** What 1 g of an ingredient of the starting larder is made of. */
-export function perGram(id: string): ComponentVector {
+function entry(id: string) {
   const found = larder.get(id);
   if (!found) throw new Error(`${id} is not in the larder`);
   return found;
 }
+
+/** What 1 g of an ingredient of the starting larder is made of. */
+export const perGram = (id: string): ComponentVector => entry(id).perGram;
+
+/** Its pH, where that is known. */
+export const phOf = (id: string): number | undefined => entry(id).ph;
 
 /** An addition, with what is usual: liquid, at the kitchen's temperature. */
 export function addition(id: string, grams: number, more: Partial<Addition> = {}): Addition {

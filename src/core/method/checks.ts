@@ -1,7 +1,8 @@
 import type { MethodFault } from './fault';
 import type { FollowedStep } from './follow-method';
+import { heatFaults } from './heat-checks';
 import { asideFaults, helperFaults } from './helper-checks';
-import { acidFaults, cocoaFaults } from './ingredient-checks';
+import { acidFaults, cocoaFaults, starchFallsDry } from './ingredient-checks';
 import { lumpFaults } from './lump-checks';
 import { panFaults, pourFaults, settingFaults } from './pan-checks';
 import type { MethodRows } from './rows';
@@ -34,6 +35,8 @@ export function methodFaults(rows: MethodRows, followed: readonly FollowedStep[]
     ...rowFaults(rows, followed),
     ...acidFaults(rows, followed),
     ...cocoaFaults(rows, followed),
+    ...starchFallsDry(rows, followed),
+    ...heatFaults(rows, followed),
     ...followed.flatMap((each, i) =>
       each.step.where === 'aside'
         ? asideFaults(each, i)

@@ -17,6 +17,16 @@ export type MethodFault =
   | { readonly kind: 'mayCurdle'; readonly step: number; readonly ph: number; readonly temperatureC: number }
   | { readonly kind: 'cocoaLumps'; readonly step: number; readonly temperatureC: number }
   | { readonly kind: 'spiritHot'; readonly step: number; readonly temperatureC: number; readonly lost: number }
+  | { readonly kind: 'eggScrambles' | 'eggUncooked'; readonly step: number; readonly temperatureC: number }
+  | { readonly kind: 'culturedWarm' | 'condensedHot'; readonly step: number; readonly temperatureC: number }
+  | {
+      readonly kind: 'gelNotBoiled';
+      readonly step: number;
+      readonly gel: 'agar' | 'pectin';
+      readonly temperatureC: number;
+    }
+  | { readonly kind: 'starchLumps' | 'whipWarm'; readonly step: number; readonly temperatureC: number }
+  | { readonly kind: 'nothingPoured'; readonly step: number }
   | { readonly kind: 'blenderTemperature'; readonly step: number; readonly temperatureC: number }
   | { readonly kind: 'stirredWhileSetting'; readonly step: number; readonly temperatureC: number }
   | { readonly kind: 'belowPour'; readonly step: number; readonly temperatureC: number; readonly pourC: number }

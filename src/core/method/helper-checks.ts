@@ -1,4 +1,5 @@
 import { partOf } from '../matter/component-vector';
+import { massG } from '../pan/pan';
 import type { MethodFault } from './fault';
 import type { FollowedStep } from './follow-method';
 import { boilsAt, isAtTheBoil } from './pan-checks';
@@ -14,6 +15,11 @@ const GELATIN = { from: 50, to: 80 };
 const BLENDER = { from: 32, to: 45 };
 const SPIRIT_MOST_C = 70;
 const BELOW_BOIL_C = 5;
+/** °C cream with chocolate in it still takes air at (J). */
+const WHIP_MOST_C = 10;
+/** Shares of the pan and of the alcohol from which a spirit that is heated is told. */
+const SPIRITED = 0.005;
+const SPIRIT_LOST = 0.05;
 
 /** What is made beside the pan: starch slaked thinly enough, gelatin soaked in enough. */
 export function asideFaults({ additions }: FollowedStep, i: number): MethodFault[] {
@@ -48,17 +54,15 @@ function gelatinFaults({ step, before, start, end }: FollowedStep, i: number): M
   return partOf(start.liquid, 'gelatin') > 0 && isAtTheBoil(end) ? [{ kind: 'gelatinBoiled', step: i }] : [];
 }
 
-/** Butter, spirit and blender: each has its warmth. */
-function warmthFaults({ step, before, start, end }: FollowedStep, i: number): MethodFault[] {
+/** Butter, whisk and blender: each has its warmth. */
+function warmthFaults({ step, before, start }: FollowedStep, i: number): MethodFault[] {
   const { temperatureC } = before;
   if (step.kind === 'butter') {
     if (temperatureC > BUTTER.to) return [{ kind: 'butterTooWarm', step: i, temperatureC }];
     return temperatureC < BUTTER.from ? [{ kind: 'butterTooCold', step: i, temperatureC }] : [];
   }
-  if (step.kind === 'spirit' && temperatureC > SPIRIT_MOST_C) {
-    const had = partOf(start.liquid, 'ethanol');
-    const lost = had > 0 ? (end.lostEthanolG - start.lostEthanolG) / had : 0;
-    return [{ kind: 'spiritHot', step: i, temperatureC, lost }];
+  if (step.kind === 'whip' && start.temperatureC > WHIP_MOST_C) {
+    return [{ kind: 'whipWarm', step: i, temperatureC: start.temperatureC }];
   }
   const isOff = start.temperatureC < BLENDER.from || start.temperatureC > BLENDER.to;
   return step.kind === 'blend' && isOff
@@ -66,7 +70,22 @@ function warmthFaults({ step, before, start, end }: FollowedStep, i: number): Me
     : [];
 }
 
+/** A spirit that goes into something hot, or is heated with the rest. */
+function spiritFaults({ step, before, start, end }: FollowedStep, i: number): MethodFault[] {
+  const had = partOf(start.liquid, 'ethanol');
+  const lost = had > 0 ? (end.lostEthanolG - start.lostEthanolG) / had : 0;
+  const temperatureC = Math.max(before.temperatureC, step.heat ? end.temperatureC : 0);
+  if (temperatureC <= SPIRIT_MOST_C || (step.kind !== 'spirit' && had < SPIRITED * massG(start))) return [];
+  const isHeated = step.heat !== undefined && lost > SPIRIT_LOST;
+  return step.kind === 'spirit' || isHeated ? [{ kind: 'spiritHot', step: i, temperatureC, lost }] : [];
+}
+
 /** Faults of what must be cooked, soaked or kept cool, in the pan. */
 export function helperFaults(followed: FollowedStep, i: number): MethodFault[] {
-  return [...starchFaults(followed, i), ...gelatinFaults(followed, i), ...warmthFaults(followed, i)];
+  return [
+    ...starchFaults(followed, i),
+    ...gelatinFaults(followed, i),
+    ...warmthFaults(followed, i),
+    ...spiritFaults(followed, i),
+  ];
 }

@@ -36,6 +36,18 @@ export function acidFaults(rows: MethodRows, followed: readonly FollowedStep[]):
   return [];
 }
 
+/** °C from which starch that falls in dry swells outside and stays raw inside. */
+const SWELLS_C = 55;
+
+/** Starch that falls dry into something hot. */
+export function starchFallsDry(rows: MethodRows, followed: readonly FollowedStep[]): MethodFault[] {
+  return followed.flatMap(({ step: { adds, where }, before: { temperatureC, liquid } }, step): MethodFault[] => {
+    const isDry = where !== 'aside' && adds.some(({ row }) => nth(rows.roles, row) === 'starch');
+    const isHot = partOf(liquid, 'water') > 0 && temperatureC > SWELLS_C;
+    return isDry && isHot ? [{ kind: 'starchLumps', step, temperatureC }] : [];
+  });
+}
+
 /** Cocoa that falls dry onto hot liquid, with nothing to part its grains. */
 export function cocoaFaults(rows: MethodRows, followed: readonly FollowedStep[]): MethodFault[] {
   return followed.flatMap(({ step: { adds, where }, before }, step): MethodFault[] => {

@@ -8,6 +8,8 @@ import type { FollowedStep } from './follow-method';
 /** °C (J). */
 const SETTING_C = 31;
 const NEAR_BOIL_C = 2;
+/** °C below its boil at which nothing simmers any more (J). */
+const BELOW_SIMMER_C = 8;
 /** g below which nothing is felt any more. */
 export const LEFT_G = 0.5;
 
@@ -27,6 +29,20 @@ function noEnd({ end: { temperatureC }, step, stopped, seconds }: FollowedStep, 
   return { kind: 'neverEnds', step: i, temperatureC, seconds };
 }
 
+/** A simmer that steams and does not bubble. */
+function simmerFaults({ end, step }: FollowedStep, i: number): MethodFault[] {
+  const boilsAtC = boilsAt(end);
+  if (step.kind !== 'simmer' || !step.heat || boilsAtC === undefined) return [];
+  const { temperatureC } = end;
+  return temperatureC < boilsAtC - BELOW_SIMMER_C
+    ? [{ kind: 'neverBoils', step: i, temperatureC, heat: step.heat }]
+    : [];
+}
+
+/** Chocolate that nothing hot is poured over. */
+const pouredFaults = ({ before, step }: FollowedStep, i: number): MethodFault[] =>
+  step.kind === 'pourOver' && liquidG(before) <= 1 ? [{ kind: 'nothingPoured', step: i }] : [];
+
 /** Faults of the pan itself: too small, catching, an end that never comes. */
 export function panFaults(followed: FollowedStep, i: number): MethodFault[] {
   const { end, reached, start, step, stopped } = followed;
@@ -37,6 +53,7 @@ export function panFaults(followed: FollowedStep, i: number): MethodFault[] {
   const caught = end.catching - start.catching;
   if (caught > 1) faults.push({ kind: 'catches', step: i });
   else if (caught > 0.3) faults.push({ kind: 'nearlyCatches', step: i });
+  faults.push(...simmerFaults(followed, i), ...pouredFaults(followed, i));
   // What is left to melt or dissolve is told by itself.
   const { kind } = step.end;
   const left = kind === 'dissolved' ? undissolvedG(end) : kind === 'melted' || kind === 'bursts' ? unmeltedG(end) : 0;

@@ -17,6 +17,8 @@ export type WayReason =
   | 'whippedUse'
   | 'fineEmulsion'
   | 'condensedScorches'
+  | 'eggMustNotBoil'
+  | 'culturedKeptCool'
   | 'muchLiquid'
   | 'enoughHeat'
   /** the usual ways leave something wrong, this one does not */
@@ -39,6 +41,8 @@ export interface ProposedWay {
 const BLENDED = 0.85;
 /** From this much liquid to chocolate a simmer melts the chocolate by itself (J). */
 const MUCH_LIQUID = 1.4;
+/** Liquid to chocolate from which it is worth boiling beside condensed milk (J). */
+const HOT_ENOUGH = 0.5;
 /** °C by which a method may end off its pour and still end at it (J). */
 const AT_THE_POUR_C = 2.5;
 /** Ways that are never proposed for a making: what is made already, and what is asked for by its use alone. */
@@ -60,17 +64,21 @@ function usualOrder(
 ): readonly (readonly [WayId, WayReason])[] {
   const liquidG = rows.gramsOf(groups.liquids);
   const chocolateG = rows.gramsOf(groups.chocolate);
+  const hotG = rows.gramsOf(groups.liquids.filter((row) => !groups.condensed.includes(row)));
   const noted =
     groups.chocolate.some((row) => nth(rows.hints, row).stage === 'overChocolate') ||
     groups.liquids.some((row) => nth(rows.hints, row).poured === true);
   const candidates: readonly (readonly [WayId, WayReason, boolean])[] = [
+    ['custard', 'eggMustNotBoil', true],
+    ['keptCool', 'culturedKeptCool', liquidG < rows.gramsOf(groups.cultured)],
     ['gelatinMirror', 'gelatinMustMelt', true],
     ['starchSauce', 'starchMustBoil', true],
     ['neutralGlaze', 'glazeIsWarmed', true],
     ['cocoaSyrup', 'noChocolate', true],
     ['whipped', 'whippedUse', about.isWhipped],
     ['stickBlender', 'fineEmulsion', about.mix >= BLENDED],
-    ['overCondensed', 'condensedScorches', true],
+    ['overCondensed', 'condensedScorches', hotG >= HOT_ENOUGH * chocolateG],
+    ['condensedWarmed', 'condensedScorches', true],
     ['pouredOver', 'notedSo', noted],
     ['simmered', 'muchLiquid', liquidG > MUCH_LIQUID * chocolateG],
     ['pouredOver', 'enoughHeat', true],

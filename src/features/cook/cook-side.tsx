@@ -1,7 +1,7 @@
 import Link from 'next/link';
 import { COOLING_RULES, dangerClock, type WarmthAt } from '@/kitchen/cook/danger-clock';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
-import { STEP_WORDS } from '@/kitchen/words/method-words';
+import { wordsOfStep } from '@/kitchen/words/fitting-words';
 import { Button } from '@/ui/button';
 import { ByWhom } from '@/ui/by-whom';
 import { duration } from '@/ui/duration';
@@ -65,7 +65,7 @@ export function CookSide({ cook, id, onEnd }: { cook: Cook; id: string; onEnd: (
       <h2 className="text-[1.15rem]">Next</h2>
       {next ? (
         <p>
-          <strong>{STEP_WORDS[next.step.kind].name}</strong>
+          <strong>{wordsOfStep(next).name}</strong>
           {next.additions.length > 0 && `: ${next.additions.map(({ key }) => cooked.names[Number(key)]).join(', ')}`}
         </p>
       ) : (
@@ -81,7 +81,7 @@ export function CookSide({ cook, id, onEnd }: { cook: Cook; id: string; onEnd: (
               if (!followed || begunMs === undefined) return null;
               return (
                 <li key={place} className="flex items-center gap-3 border-rule border-t py-1.5">
-                  <span className="min-w-0 flex-1 leading-tight">{STEP_WORDS[followed.step.kind].name}</span>
+                  <span className="min-w-0 flex-1 leading-tight">{wordsOfStep(followed).name}</span>
                   <StepClock
                     seconds={clockSeconds(followed)}
                     begunMs={begunMs}

@@ -2,7 +2,8 @@ import Link from 'next/link';
 import { isWait } from '@/kitchen/method/hands';
 import { stepCaution } from '@/kitchen/method/step-caution';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
-import { STEP_WORDS, TOOL_WORDS } from '@/kitchen/words/method-words';
+import { wordsOfStep } from '@/kitchen/words/fitting-words';
+import { TOOL_WORDS } from '@/kitchen/words/method-words';
 import { HEAT_SENTENCES, PLACE_WORDS } from '@/kitchen/words/step-words';
 import { Button, Key } from '@/ui/button';
 import { duration } from '@/ui/duration';
@@ -19,7 +20,7 @@ export function CookStep({ cook, place, onEnd }: { cook: Cook; place: number; on
   const begunMs = state.steps[place]?.begunMs;
   if (!followed || begunMs === undefined) return null;
   const { step } = followed;
-  const words = STEP_WORDS[step.kind];
+  const words = wordsOfStep(followed);
   const caution = stepCaution(followed);
   const isAside = step.where === 'aside';
   const how = [

@@ -1,5 +1,5 @@
 import { Check } from 'lucide-react';
-import { STEP_WORDS } from '@/kitchen/words/method-words';
+import { wordsOfStep } from '@/kitchen/words/fitting-words';
 import { duration } from '@/ui/duration';
 import type { Cook } from './use-cook';
 
@@ -35,7 +35,7 @@ export function CookSteps({ cook: { cooked, state, log } }: { cook: Cook }) {
               </span>
               <span className="min-w-0">
                 <span className={`block leading-tight ${status === 'now' ? 'font-semibold' : ''}`}>
-                  {STEP_WORDS[followed.step.kind].name}
+                  {wordsOfStep(followed).name}
                 </span>
                 <span className="block text-[13px] text-mute">
                   {SAID[status] || (followed.seconds < 3 ? 'at once' : `about ${duration(followed.seconds)}`)}

@@ -1,6 +1,6 @@
 import Link from 'next/link';
 import { CHECK_WORDS, CHECKS_OF } from '@/kitchen/words/check-words';
-import { STEP_WORDS } from '@/kitchen/words/method-words';
+import { wordsOfStep } from '@/kitchen/words/fitting-words';
 import { Button } from '@/ui/button';
 import { CheckPicture } from './check-picture';
 import type { Cook } from './use-cook';
@@ -45,7 +45,7 @@ export function Looks({ cook, place }: { cook: Cook; place: number }) {
             </div>
             {answer?.isGood === false && (
               <p role="alert" className="mt-2 text-[17px]">
-                {STEP_WORDS[followed.step.kind].wrong}{' '}
+                {wordsOfStep(followed).wrong}{' '}
                 <Link
                   href={`/rescue?batch=${cook.id}`}
                   className="inline-flex min-h-11 items-center text-enamel underline"

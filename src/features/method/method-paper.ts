@@ -1,7 +1,8 @@
 import { stepCaution } from '@/kitchen/method/step-caution';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
-import { STEP_WORDS, TOOL_WORDS, WAY_WORDS } from '@/kitchen/words/method-words';
+import { wordsOfStep } from '@/kitchen/words/fitting-words';
+import { TOOL_WORDS, WAY_WORDS } from '@/kitchen/words/method-words';
 import { HEAT_SENTENCES } from '@/kitchen/words/step-words';
 import { duration } from '@/ui/duration';
 import { celsius, weight } from '@/ui/format';
@@ -38,15 +39,15 @@ export function methodPaper(name: string, method: WorkedMethod, names: readonly 
   return {
     name,
     about: `${WAY_WORDS[method.way].name}; about ${duration(method.seconds)}.`,
-    steps: steps.map(({ step, additions, seconds, end }) => ({
-      name: STEP_WORDS[step.kind].name,
+    steps: steps.map(({ step, additions, seconds, end, before }) => ({
+      name: wordsOfStep({ step, additions, before }).name,
       rows: additions
         .map(({ key, grams }) => `${names[Number(key)] ?? ''} ${weight(Math.round(grams * 10) / 10)}`)
         .join(', '),
       how: [step.where === 'aside' ? '' : HEAT_SENTENCES[step.heat ?? 'none'], step.tool ? TOOL_WORDS[step.tool] : '']
         .filter((words) => words !== '')
         .join(', '),
-      looks: `${STEP_WORDS[step.kind].looks}.`,
+      looks: `${wordsOfStep({ step, additions, before }).looks}.`,
       note: step.note ?? '',
       time: duration(seconds),
       warmth: step.where === 'aside' ? '' : celsius(Math.round(end.temperatureC)),

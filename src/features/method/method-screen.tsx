@@ -12,7 +12,7 @@ import { chocolateColour } from '@/core/shine/colour';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
-import { STEP_WORDS } from '@/kitchen/words/method-words';
+import { wordsOfStep } from '@/kitchen/words/fitting-words';
 import { CookThis } from '@/ui/cook-this';
 import { PoursSwitch } from '@/ui/pours/pours-switch';
 import { SaveNotice, saveWords } from '@/ui/saving/save-notice';
@@ -200,7 +200,7 @@ function TheLine({
                 colour={chocolateColour(prepareBatch(followed.end.liquid, DEFAULT_PROCESS).mixture)}
                 name={`The pan after step ${step + 1}`}
               />
-              <span className="mt-1 block font-semibold">{STEP_WORDS[followed.step.kind].looks}</span>
+              <span className="mt-1 block font-semibold">{wordsOfStep(followed).looks}</span>
               <span className="text-mute">step {step + 1}</span>
             </button>
           </li>

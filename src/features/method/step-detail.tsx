@@ -9,9 +9,10 @@ import { reheatingSplash } from '@/kitchen/method/reheating';
 import { stepCaution } from '@/kitchen/method/step-caution';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
+import { wordsOfStep } from '@/kitchen/words/fitting-words';
 import { mendSentence } from '@/kitchen/words/mend-words';
 import { faultSentence } from '@/kitchen/words/method-fault-words';
-import { proposalSentence, STEP_WORDS, TOOL_WORDS, WAY_WORDS } from '@/kitchen/words/method-words';
+import { proposalSentence, TOOL_WORDS, WAY_WORDS } from '@/kitchen/words/method-words';
 import { HEAT_SENTENCES } from '@/kitchen/words/step-words';
 import { Button } from '@/ui/button';
 import { duration } from '@/ui/duration';
@@ -111,7 +112,7 @@ export function StepDetail({
   );
   const followed = method.followed[place];
   if (!followed) return null;
-  const words = STEP_WORDS[followed.step.kind];
+  const words = wordsOfStep(followed);
   const faults = method.faults.filter((fault) => !('step' in fault) || fault.step === place);
   const caution = stepCaution(followed);
   return (

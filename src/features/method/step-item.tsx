@@ -2,7 +2,7 @@ import { useSortable } from '@dnd-kit/sortable';
 import { CSS } from '@dnd-kit/utilities';
 import { GripVertical } from 'lucide-react';
 import type { FollowedStep } from '@/core/method/follow-method';
-import { STEP_WORDS } from '@/kitchen/words/method-words';
+import { wordsOfStep } from '@/kitchen/words/fitting-words';
 import { duration } from '@/ui/duration';
 import { celsius, weight } from '@/ui/format';
 
@@ -25,7 +25,7 @@ export function StepItem({
   onChoose: (step: number) => void;
 }) {
   const { attributes, listeners, setNodeRef, transform, transition, isDragging } = useSortable({ id });
-  const name = STEP_WORDS[followed.step.kind].name;
+  const name = wordsOfStep(followed).name;
   return (
     <li
       ref={setNodeRef}
@@ -77,7 +77,8 @@ function timeOf({ seconds, reached, stopped }: FollowedStep): string {
 }
 
 /** How a step looks at its end, and how warm. */
-function endOf({ step, end }: FollowedStep): string {
-  const { looks } = STEP_WORDS[step.kind];
+function endOf(followed: FollowedStep): string {
+  const { step, end } = followed;
+  const { looks } = wordsOfStep(followed);
   return step.where === 'aside' ? looks : `${looks} · ${celsius(Math.round(end.temperatureC))}`;
 }

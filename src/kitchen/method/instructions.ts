@@ -5,7 +5,8 @@ import { capital } from '@/formats/capital';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { RecipeInstructions } from '@/formats/recipe-json-ld';
 import type { LarderComposition } from '@/formats/resolve-formula';
-import { STEP_WORDS, TOOL_WORDS } from '../words/method-words';
+import { wordsOfStep } from '../words/fitting-words';
+import { TOOL_WORDS } from '../words/method-words';
 import { workFile } from './work-method';
 
 /** A time in words that any reader of the file understands. */
@@ -18,11 +19,12 @@ const about = (seconds: number) =>
 
 /** A step in a sentence or two: what goes in, how it looks at its end, how long it takes. */
 export function stepText(
-  { step, additions, end, seconds }: FollowedStep,
+  followed: FollowedStep,
   file: Pick<FormulaFile, 'lines'>,
   nameOf: (ingredient: string) => string,
 ): { readonly name: string; readonly text: string } {
-  const { name, looks } = STEP_WORDS[step.kind];
+  const { step, additions, end, seconds } = followed;
+  const { name, looks } = wordsOfStep(followed);
   const goesIn = additions.map(
     ({ key, grams }) => `${Math.round(grams * 10) / 10} g ${nameOf(file.lines[Number(key)]?.ingredient ?? key)}`,
   );

@@ -112,6 +112,7 @@ export function workMethod(
   const pourC = pourOf(file);
   const isWhipped = file.brief?.jobs.some(({ use }) => use === 'whip') ?? false;
   const ways = suitingWays(rows, pourC);
+  if (ways.length === 0) return undefined;
   const chosen = file.method?.way;
   const own = file.method?.steps;
   const isChosen = chosen !== undefined && (own !== undefined || ways.includes(chosen));

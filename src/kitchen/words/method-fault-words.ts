@@ -33,6 +33,47 @@ function noEndSentence(
   }
 }
 
+/** What gets too hot, or not hot enough. */
+function warmthSentence(
+  fault: Extract<
+    MethodFault,
+    {
+      kind:
+        | 'butterTooWarm'
+        | 'butterTooCold'
+        | 'eggScrambles'
+        | 'eggUncooked'
+        | 'culturedWarm'
+        | 'condensedHot'
+        | 'gelNotBoiled'
+        | 'starchLumps'
+        | 'whipWarm';
+    }
+  >,
+  n: FaultNumbers,
+): string {
+  switch (fault.kind) {
+    case 'butterTooWarm':
+      return `At ${n.celsius(fault.temperatureC)} butter oils out: let it come below ${n.celsius(60)} first.`;
+    case 'butterTooCold':
+      return `At ${n.celsius(fault.temperatureC)} butter stays in lumps: put it in above ${n.celsius(35)}.`;
+    case 'eggScrambles':
+      return `Egg scrambles at ${n.celsius(fault.temperatureC)}: between ${n.celsius(82)} and ${n.celsius(84)} it coats the spoon, never over ${n.celsius(85)}.`;
+    case 'eggUncooked':
+      return `Egg only comes to ${n.celsius(fault.temperatureC)}: cook it to ${n.celsius(82)}, or take pasteurised egg.`;
+    case 'culturedWarm':
+      return `At ${n.celsius(fault.temperatureC)} cultured dairy turns grainy: keep it below ${n.celsius(40)}.`;
+    case 'condensedHot':
+      return `Condensed milk at ${n.celsius(fault.temperatureC)} over a flame scorches: below ${n.celsius(90)}, stirred all the time.`;
+    case 'gelNotBoiled':
+      return `${fault.gel === 'agar' ? 'Agar' : 'Pectin'} only comes to ${n.celsius(fault.temperatureC)}: without a minute’s boil it does not set.`;
+    case 'starchLumps':
+      return `Dry starch into ${n.celsius(fault.temperatureC)} makes lumps: slake it in cold liquid first.`;
+    case 'whipWarm':
+      return `At ${n.celsius(fault.temperatureC)} it takes no air: whip it below ${n.celsius(10)}, from the fridge.`;
+  }
+}
+
 /** What is wrong, as a cook would say it: with what mends it. */
 export function faultSentence(fault: MethodFault, n: FaultNumbers): string {
   switch (fault.kind) {
@@ -56,10 +97,6 @@ export function faultSentence(fault: MethodFault, n: FaultNumbers): string {
       return `The pot is only at ${n.celsius(fault.temperatureC)} when the slurry goes in: bring it to the boil first.`;
     case 'floury':
       return `Only ${n.percent(fault.cooked)} of the starch is cooked: floury. Another minute at the boil.`;
-    case 'butterTooWarm':
-      return `At ${n.celsius(fault.temperatureC)} butter oils out: let it come below ${n.celsius(60)} first.`;
-    case 'butterTooCold':
-      return `At ${n.celsius(fault.temperatureC)} butter stays in lumps: put it in above ${n.celsius(35)}.`;
     case 'gelatinDry':
       return `Gelatin in ${n.ratio(fault.perGram)} times its weight of water does not swell through: five times is usual.`;
     case 'gelatinCold':
@@ -74,6 +111,8 @@ export function faultSentence(fault: MethodFault, n: FaultNumbers): string {
       return `Cocoa dry onto liquid at ${n.celsius(fault.temperatureC)} makes lumps: sift it with the sugar, into the fat, or into cold liquid.`;
     case 'spiritHot':
       return `At ${n.celsius(fault.temperatureC)} the spirit loses ${n.percent(fault.lost)} of its alcohol, and its vapour can light: flame out, below ${n.celsius(70)}.`;
+    case 'nothingPoured':
+      return 'Nothing hot is there to pour over it: heat the liquid first.';
     case 'blenderTemperature':
       return `Blended at ${n.celsius(fault.temperatureC)} it takes air or parts: between ${n.celsius(32)} and ${n.celsius(45)}.`;
     case 'stirredWhileSetting':
@@ -92,5 +131,7 @@ export function faultSentence(fault: MethodFault, n: FaultNumbers): string {
       return `${n.weight(fault.grams)} of ${n.row(fault.row)} go in nowhere.`;
     case 'rowTooOften':
       return `${n.row(fault.row)} goes in more than once.`;
+    default:
+      return warmthSentence(fault, n);
   }
 }

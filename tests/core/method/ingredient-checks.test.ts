@@ -86,7 +86,7 @@ describe('cocoa', () => {
     steps: [
       step('warm', 'pan', { kind: 'dissolved' }, { adds: [whole(0), whole(1)], heat: 'medium', stir: 0.5 }),
       boil([]),
-      step('simmer', 'pan', { kind: 'seconds', seconds: 60 }, { adds: [whole(2)], heat: 'low', stir: 0.4 }),
+      step('simmer', 'pan', { kind: 'seconds', seconds: 60 }, { adds: [whole(2)], heat: 'medium', stir: 0.4 }),
     ],
   };
 

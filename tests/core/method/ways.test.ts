@@ -98,6 +98,7 @@ describe('the ways of working', () => {
     expect([...walked].sort()).toEqual(
       [
         'cocoaSyrup',
+        'condensedWarmed',
         'creamInMicrowave',
         'fatFirst',
         'gelatinMirror',

@@ -7,28 +7,40 @@ import { type Case, hereOf, type Remedy, rowsIn } from './remedy';
 
 /** °C sour things go in at (J), below what milk curdles at. */
 const SOUR_C = 55;
+/** °C spirits go in at (J). */
+const SPIRIT_C = 60;
 
-/** What is sour goes in when it has cooled: with a step of its own, at the end, or before the pour. */
-export function sourLast(which: Case): Remedy[] {
-  const { steps, at, rows } = which;
-  const sour = steps.flatMap((each, from) =>
-    from <= at && each.where !== 'aside'
-      ? each.adds.flatMap(({ row }) => (isSour(nth(rows.lines, row)) ? [{ row, from }] : []))
-      : [],
+/** What went in so far and must not be so hot goes in when it has cooled: with a step of its own, at the end, or before the pour. */
+function later(
+  { steps, at }: Case,
+  kind: 'sourLast' | 'whenItIsCooler',
+  is: (row: number) => boolean,
+  { as, temperatureC }: { readonly as: 'stir' | 'spirit'; readonly temperatureC: number },
+): Remedy[] {
+  const found = steps.flatMap((each, from) =>
+    from <= at && each.where !== 'aside' ? each.adds.flatMap(({ row }) => (is(row) ? [{ row, from }] : [])) : [],
   );
-  if (sour.length === 0) return [];
+  if (found.length === 0) return [];
   const last = steps.length - 1;
   const { where } = nth(steps, last);
-  const stirIn = step('stir', where, { kind: 'seconds', seconds: 60 }, { stir: 0.5, tool: 'spatula' });
+  const stirIn = step(as, where, { kind: 'seconds', seconds: 60 }, { stir: 0.5, tool: 'spatula' });
   return [last, last + 1].map((place): Remedy => {
-    const cooler = withStepAt(withStepAt(steps, place, coolTo(SOUR_C, where)), place + 1, stirIn);
-    const moved = sour.reduce<readonly MethodStep[]>(
+    const cooler = withStepAt(withStepAt(steps, place, coolTo(temperatureC, where)), place + 1, stirIn);
+    const moved = found.reduce<readonly MethodStep[]>(
       (now, { row, from }) => movedRow(now, row, from, place + 1),
       cooler,
     );
-    return ['sourLast', moved];
+    return [kind, moved];
   });
 }
+
+/** What is sour goes in when it has cooled. */
+export const sourLast = (which: Case): Remedy[] =>
+  later(which, 'sourLast', (row) => isSour(nth(which.rows.lines, row)), { as: 'stir', temperatureC: SOUR_C });
+
+/** A spirit goes in off the heat, when it has cooled. */
+export const spiritLast = (which: Case): Remedy[] =>
+  later(which, 'whenItIsCooler', (row) => which.rows.roles[row] === 'spirit', { as: 'spirit', temperatureC: SPIRIT_C });
 
 /** Cocoa goes in with sugar or fat, wherever that is, else with the first liquid, cold. */
 export function cocoaElsewhere(which: Case): Remedy[] {

@@ -4,15 +4,42 @@ import type { MethodKitchen } from '../kitchen';
 import type { MethodRows } from '../rows';
 import type { Method } from '../step';
 import { boil } from '../ways/parts';
+import { belowScrambling, boilAMinute, chillFirst, cookTheEgg, hotFirst, slakeFirst } from './heat-remedies';
 import { afterBoil, cooking, wetterAside } from './helper-remedies';
-import { cocoaElsewhere, sourLast } from './ingredient-remedies';
+import { cocoaElsewhere, sourLast, spiritLast } from './ingredient-remedies';
 import { dissolving, melting, seizing } from './lump-remedies';
 import { before, gentler, putOff, reaching, warmedAgain } from './pan-remedies';
 import type { Case, Remedy } from './remedy';
 import { belonging, onlyOnce } from './row-remedies';
 
 /** °C gone to before something goes in (J): within the checks' own windows. */
-const BEFORE = { butter: 48, warmButter: 45, gelatinHot: 75, gelatinCold: 62, spirit: 60, blender: 42 };
+const BEFORE = { butter: 48, warmButter: 45, gelatinHot: 75, gelatinCold: 62, spirit: 60, blender: 42, cultured: 36 };
+/** Where condensed milk is warm enough and does not scorch (J). */
+const BELOW_SCORCHING = { kind: 'temperature', temperatureC: 80 } as const;
+
+/** Remedies of what gets too hot at a step, or not hot enough. */
+function atWarmth(kind: MethodFault['kind'], which: Case): readonly Remedy[] {
+  switch (kind) {
+    case 'eggScrambles':
+      return belowScrambling(which);
+    case 'eggUncooked':
+      return cookTheEgg(which);
+    case 'culturedWarm':
+      return [before(which, 'coolFirst', BEFORE.cultured), ...putOff(which)];
+    case 'condensedHot':
+      return [['lowerHeat', changedStep(which.steps, which.at, { heat: 'low', end: BELOW_SCORCHING, stir: 0.8 })]];
+    case 'gelNotBoiled':
+      return boilAMinute(which);
+    case 'starchLumps':
+      return slakeFirst(which);
+    case 'whipWarm':
+      return chillFirst(which);
+    case 'nothingPoured':
+      return hotFirst(which);
+    default:
+      return [];
+  }
+}
 
 /** Remedies of a fault at a step. */
 function atStep(kind: MethodFault['kind'], which: Case, pourC: number): readonly Remedy[] {
@@ -52,7 +79,7 @@ function atStep(kind: MethodFault['kind'], which: Case, pourC: number): readonly
     case 'cocoaLumps':
       return cocoaElsewhere(which);
     case 'spiritHot':
-      return [before(which, 'coolFirst', BEFORE.spirit), ...putOff(which)];
+      return [before(which, 'coolFirst', BEFORE.spirit), ...putOff(which), ...spiritLast(which)];
     case 'blenderTemperature':
       return [before(which, 'coolFirst', BEFORE.blender), before(which, 'warmFirst', BEFORE.blender)];
     case 'stirredWhileSetting':
@@ -67,7 +94,7 @@ function atStep(kind: MethodFault['kind'], which: Case, pourC: number): readonly
     case 'neverBoils':
       return reaching(which);
     default:
-      return [];
+      return atWarmth(kind, which);
   }
 }
 

@@ -31,6 +31,11 @@ export type MendKind =
   | 'stopStirring'
   | 'nearerEnd'
   | 'onceCooked'
+  | 'belowScrambling'
+  | 'cookTheEgg'
+  | 'boilAMinute'
+  | 'chillFirst'
+  | 'slakeFirst'
   | 'putWhereItBelongs'
   | 'onlyOnce';
 

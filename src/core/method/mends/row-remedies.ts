@@ -11,7 +11,8 @@ export function belonging({ rows, steps }: Omit<Case, 'at'>, way: Method['way'],
   const places = [
     steps.findIndex((each) => each.kind === kind),
     steps.findIndex(({ adds }) => adds.some((each) => rows.roles[each.row] === rows.roles[row])),
-    steps.findIndex(({ where }) => where !== 'aside'),
+    // A spirit never goes in first: it would be boiled.
+    rows.roles[row] === 'spirit' ? steps.length - 1 : steps.findIndex(({ where }) => where !== 'aside'),
   ].filter((at) => at >= 0);
   return places.map((at) => ['putWhereItBelongs', withShare(steps, at, row, shareIn(nth(steps, at), row) + left)]);
 }

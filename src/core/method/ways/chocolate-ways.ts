@@ -1,5 +1,6 @@
+import { nth } from '../../nth';
 import { type MethodRows, whole } from '../rows';
-import type { MethodStep } from '../step';
+import type { MethodStep, StepAddition } from '../step';
 import { anyHolds, type RowGroups } from './groups';
 import {
   blend,
@@ -12,6 +13,7 @@ import {
   pourOverAndStir,
   STIR_S,
   step,
+  strain,
 } from './parts';
 
 /** °C a blender works an emulsion at, without air and without breaking it. */
@@ -27,13 +29,22 @@ const BATH_LIQUID_C = 60;
 const WHIP_REST_H = 12;
 /** Part of the cream that is kept cold for a whipped ganache. */
 const KEPT_COLD = 0.6;
+/** °C condensed milk is warmed to, well below where it scorches. */
+const CONDENSED_TO_C = 75;
+/** °C the milk is warmed to before the egg goes in, and the custard is cooked to. */
+const CUSTARD = { fromC: 70, toC: 83 };
+/** °C cultured dairy is warmed to before the chocolate goes in. */
+const CULTURED_FROM_C = 30;
 
 const isGanache = ({ chocolate, liquids, starch, gelatin, jellies }: RowGroups) =>
   chocolate.length > 0 && liquids.length > 0 && starch.length === 0 && gelatin.length === 0 && jellies.length === 0;
 
+/** Whether all of its liquids may boil: condensed milk would scorch. */
+const isBoiledGanache = (groups: RowGroups) => isGanache(groups) && groups.condensed.length === 0;
+
 /** A rolling boil poured over and waited on. */
 export function pouredOver(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
-  if (!isGanache(groups)) return undefined;
+  if (!isBoiledGanache(groups)) return undefined;
   const { liquids, chocolate, cocoa, oils } = groups;
   return [
     ...dissolveAndBoil(groups, whole(liquids)),
@@ -44,7 +55,7 @@ export function pouredOver(_: MethodRows, groups: RowGroups, pourC: number): Met
 
 /** A gentle simmer, the chocolate melted in it off the heat. */
 export function simmered(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
-  if (!isGanache(groups)) return undefined;
+  if (!isBoiledGanache(groups)) return undefined;
   const { liquids, chocolate, cocoa, oils } = groups;
   return [
     ...dissolveAndBoil(groups, whole([...liquids, ...cocoa]), 'medium'),
@@ -106,7 +117,7 @@ export function creamInMicrowave(_: MethodRows, groups: RowGroups, pourC: number
 
 /** Poured over, then emulsified under the head of a stick blender. */
 export function stickBlender(_: MethodRows, all: RowGroups, pourC: number): MethodStep[] | undefined {
-  if (!isGanache(all)) return undefined;
+  if (!isBoiledGanache(all)) return undefined;
   const groups = butterMelted(all);
   const { liquids, chocolate, cocoa, oils } = groups;
   return [
@@ -135,6 +146,57 @@ export function overCondensed(rows: MethodRows, all: RowGroups, pourC: number): 
   ];
 }
 
+/** Condensed milk as the liquid it is: warmed gently with the rest, stirred, and the chocolate melted in it. */
+export function condensedWarmed(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  const { liquids, sugars, chocolate, cocoa, oils, condensed } = groups;
+  if (!isGanache(groups) || condensed.length === 0) return undefined;
+  const gentle = { heat: 'low', stir: 0.8, tool: 'spatula' } as const;
+  const end = { kind: 'temperature', temperatureC: CONDENSED_TO_C } as const;
+  return [
+    step('warm', 'pan', end, { adds: whole([...liquids, ...sugars, ...cocoa]), ...gentle }),
+    step('melt', 'pan', { kind: 'melted' }, { adds: whole([...chocolate, ...oils]), stir: 0.6, tool: 'spatula' }),
+    step('stir', 'pan', { kind: 'seconds', seconds: STIR_S }, { stir: 0.5, tool: 'whisk' }),
+    ...finish(groups, pourC, 'pan'),
+  ];
+}
+
+/** Egg cooked to a custard that never boils, strained onto the chocolate. */
+export function custard(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  const { liquids, sugars, chocolate, cocoa, oils, eggs, starch, gelatin } = groups;
+  const milk = liquids.filter((row) => !eggs.includes(row));
+  if (eggs.length === 0 || milk.length === 0 || starch.length + gelatin.length > 0) return undefined;
+  const melts = whole([...chocolate, ...oils]);
+  const first = { adds: whole([...milk, ...sugars, ...cocoa]), heat: 'medium', stir: 0.4, tool: 'whisk' } as const;
+  return [
+    step('warm', 'pan', { kind: 'temperature', temperatureC: CUSTARD.fromC }, first),
+    step(
+      'custard',
+      'pan',
+      { kind: 'temperature', temperatureC: CUSTARD.toC },
+      { adds: whole(eggs), heat: 'medium', stir: 0.8, tool: 'spatula' },
+    ),
+    strain(),
+    ...(melts.length > 0 ? pourOverAndStir(melts) : []),
+    ...finish(groups, pourC),
+  ];
+}
+
+/** Cultured dairy, kept cool: warmed a little over the bath, and the chocolate melted in it. */
+export function keptCool(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
+  const { liquids, sugars, chocolate, cocoa, oils, cultured, late, starch, gelatin } = groups;
+  if (cultured.length === 0 || chocolate.length === 0 || starch.length + gelatin.length > 0) return undefined;
+  const gentle = { heat: 'bath', stir: 0.8, tool: 'spatula' } as const;
+  const end = { kind: 'temperature', temperatureC: CULTURED_FROM_C } as const;
+  // Grated it melts before the rest gets too warm.
+  const fine = whole([...chocolate, ...oils]).map((each) => ({ ...each, size: 'grated' as const }));
+  return [
+    step('warm', 'bowl', end, { adds: whole([...liquids, ...cultured, ...sugars, ...cocoa]), ...gentle }),
+    step('melt', 'bowl', { kind: 'melted' }, { adds: fine, ...gentle }),
+    step('stir', 'bowl', { kind: 'seconds', seconds: STIR_S }, { stir: 0.5, tool: 'whisk' }),
+    ...finish({ ...groups, late: late.filter((row) => !cultured.includes(row)) }, pourC),
+  ];
+}
+
 /** Fat and chocolate first, the sweetener into them, then the cream. */
 export function fatFirst(_: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
   const { liquids, sugars, chocolate, cocoa, oils, butter } = groups;
@@ -157,20 +219,32 @@ export function fatFirst(_: MethodRows, groups: RowGroups, pourC: number): Metho
   ];
 }
 
+/** So much of each of some rows. */
+const part = (rows: readonly number[], share: number): StepAddition[] => rows.map((row) => ({ row, share }));
+
 /** Made, loosened with cold cream, rested a night, whipped. */
 export function whipped(rows: MethodRows, all: RowGroups, _pourC: number): MethodStep[] | undefined {
   const groups = butterMelted(all);
   const { liquids, chocolate, cocoa, oils } = groups;
   const cream = rows.of('liquid').filter((row) => liquids.includes(row) && anyHolds(rows, [row], 'milk_fat', 0.2));
-  if (!isGanache(groups) || cream.length === 0 || rows.gramsOf(cream) < rows.gramsOf(chocolate)) return undefined;
-  const part = (share: number) => cream.map((row) => ({ row, share }));
+  if (!isBoiledGanache(groups) || cream.length === 0 || rows.gramsOf(cream) < rows.gramsOf(chocolate)) return undefined;
+  // Of two creams one is heated, the other stays cold; one alone is parted.
+  const cold = cream.filter((row) => nth(rows.hints, row).stage === 'coldAtEnd');
+  const kept = cold.length > 0 ? cold : cream.slice(1);
+  const isParted = kept.length === 0 || kept.length === cream.length;
+  const hot = isParted ? part(cream, 1 - KEPT_COLD) : whole(cream.filter((row) => !kept.includes(row)));
   const others = liquids.filter((row) => !cream.includes(row));
   return [
-    ...dissolveAndBoil(groups, [...part(1 - KEPT_COLD), ...whole(others)]),
+    ...dissolveAndBoil(groups, [...hot, ...whole(others)]),
     ...pourOverAndStir(whole([...chocolate, ...cocoa, ...oils])),
     ...offTheHeat(groups),
     ...pinchOf(groups),
-    step('stir', 'bowl', { kind: 'seconds', seconds: 60 }, { adds: part(KEPT_COLD), stir: 0.5, tool: 'spatula' }),
+    step(
+      'stir',
+      'bowl',
+      { kind: 'seconds', seconds: 60 },
+      { adds: isParted ? part(cream, KEPT_COLD) : whole(kept), stir: 0.5, tool: 'spatula' },
+    ),
     step('chill', 'bowl', { kind: 'stand', hours: WHIP_REST_H }, { cover: 1 }),
     step('whip', 'bowl', { kind: 'seconds', seconds: 90 }, { stir: 0.8, tool: 'whisk' }),
   ];

@@ -1,6 +1,7 @@
 import { partOf } from '../../matter/component-vector';
 import type { ComponentVector } from '../../matter/components';
 import { nth } from '../../nth';
+import { isCondensed, isCultured, isEgg, mustBoil } from '../heat-checks';
 import type { MethodRows } from '../rows';
 import { isSour, mayCurdle } from '../sourness';
 
@@ -25,6 +26,14 @@ export interface RowGroups {
   readonly jellies: readonly number[];
   /** off the heat: spirits, and what is noted so */
   readonly late: readonly number[];
+  /** of the liquids: egg, which is cooked by itself */
+  readonly eggs: readonly number[];
+  /** of the liquids: condensed milk, which is warmed and not boiled */
+  readonly condensed: readonly number[];
+  /** of what goes in late: cultured dairy */
+  readonly cultured: readonly number[];
+  /** something in the liquids sets only once it has boiled */
+  readonly mustBoil: boolean;
   /** what goes in late is a pinch: an extract, which needs no stop of its own */
   readonly isLatePinch: boolean;
 }
@@ -47,23 +56,30 @@ export function groupsOf({ lines, hints, roles, of, gramsOf }: MethodRows): RowG
   const soaks = (row: number) => hasGelatin && nth(roles, row) !== 'gelatin' && nth(hints, row).soaks === true;
   const isFree = (row: number) => !isLate(row) && !soaks(row);
   const inPan = (row: number) => nth(hints, row).stage === 'pan';
+  // Where there is no chocolate, gianduja, praline and pastes stand for it.
+  const chocolates = of('chocolate').filter(isFree);
+  const pastes = of('paste').filter(isFree);
   const fats = of('butter').filter(isFree);
   const liquids = [...of('liquid', 'syrup', 'flavour', 'helper').filter(isFree), ...fats.filter(inPan)];
   const thin = of('liquid').filter(isFree);
   const all = lines.flatMap(({ grams }, row) => (grams > 0 ? [row] : []));
   const late = all.filter((row) => isLate(row) && !soaks(row) && nth(roles, row) !== 'gelatin');
   return {
-    chocolate: of('chocolate').filter(isFree),
+    chocolate: chocolates.length > 0 ? chocolates : pastes,
     cocoa: of('cocoa').filter(isFree),
     liquids,
     thin: thin.length > 0 ? thin : liquids,
     sugars: of('sugar').filter(isFree),
     butter: fats.filter((row) => !inPan(row)),
-    oils: of('oil', 'paste').filter(isFree),
+    oils: of('oil', 'paste').filter((row) => isFree(row) && (chocolates.length > 0 || !pastes.includes(row))),
     starch: of('starch').filter(isFree),
     gelatin: of('gelatin'),
     soak: all.filter(soaks),
     jellies: of('liquid', 'syrup').filter((row) => sets(nth(lines, row).perGram)),
+    eggs: liquids.filter((row) => isEgg(nth(lines, row))),
+    condensed: liquids.filter((row) => isCondensed(nth(lines, row))),
+    cultured: late.filter((row) => isCultured(nth(lines, row))),
+    mustBoil: liquids.some((row) => mustBoil(nth(lines, row))),
     late,
     isLatePinch: gramsOf(late) < LATE_PINCH * gramsOf(all),
   };

@@ -23,6 +23,9 @@ export function step(kind: StepKind, where: MethodStep['where'], end: MethodStep
 export const boil = (adds: readonly StepAddition[], heat: HeatWord = 'high'): MethodStep =>
   step('boil', 'pan', { kind: 'boil' }, { adds, heat, stir: 0.6, tool: 'spatula' });
 
+/** Kept at the boil: agar and pectin set only once they have boiled through. */
+const boiledOn = step('simmer', 'pan', { kind: 'seconds', seconds: 60 }, { heat: 'medium', stir: 0.6, tool: 'whisk' });
+
 /** Grains dissolve on a medium heat before anything boils. */
 const dissolve = (adds: readonly StepAddition[]): MethodStep =>
   step('warm', 'pan', { kind: 'dissolved' }, { adds, heat: 'medium', stir: 0.5, tool: 'whisk' });
@@ -33,15 +36,16 @@ const dissolve = (adds: readonly StepAddition[]): MethodStep =>
  * @param rest of the rows, besides the sugars
  */
 export function dissolveAndBoil(
-  { sugars, thin, cocoa }: RowGroups,
+  { sugars, thin, cocoa, mustBoil }: RowGroups,
   rest: readonly StepAddition[],
   heat: HeatWord = 'high',
 ): MethodStep[] {
-  if (sugars.length === 0) return [boil(rest, heat)];
+  const held = mustBoil ? [boiledOn] : [];
+  if (sugars.length === 0) return [boil(rest, heat), ...held];
   // Cocoa between grains of sugar makes no lumps.
   const first = rest.filter(({ row }) => thin.includes(row) || cocoa.includes(row));
   const then = rest.filter(({ row }) => !first.some((each) => each.row === row));
-  return [dissolve([...first, ...whole(sugars)]), boil(then, heat)];
+  return [dissolve([...first, ...whole(sugars)]), boil(then, heat), ...held];
 }
 
 /** The hot liquid over what lies in the bowl, left to itself, then stirred from the middle outwards. */

@@ -15,6 +15,10 @@ const COOK_OUT_S = 60;
 /** °C at which soaked gelatin melts in, and is not hurt. */
 const GELATIN_C = 79;
 const BLEND_C = 42;
+/** s cocoa swells at the boil (J). */
+const SIMMER_S = 60;
+/** Part of the glaze's weight from which what stands beside it is boiled by itself (J). */
+const BESIDE_GLAZE = 0.15;
 
 /** The cold liquid a starch is slaked in: noted, or a part of the thinnest that is boiled. */
 function slurryLiquid(rows: MethodRows, { starch, liquids }: RowGroups): StepAddition[] {
@@ -95,7 +99,7 @@ export function cocoaSyrup(_: MethodRows, groups: RowGroups, pourC: number): Met
   if (chocolate.length > 0) return undefined;
   return [
     ...dissolveAndBoil(groups, whole([...cocoa, ...liquids, ...oils]), 'medium'),
-    step('simmer', 'pan', { kind: 'seconds', seconds: 120 }, { heat: 'low', stir: 0.4, tool: 'whisk' }),
+    step('simmer', 'pan', { kind: 'seconds', seconds: SIMMER_S }, { heat: 'medium', stir: 0.6, tool: 'whisk' }),
     ...finish(groups, pourC, 'pan'),
   ];
 }
@@ -122,27 +126,30 @@ export function gelatinMirror(rows: MethodRows, groups: RowGroups, pourC: number
   ];
 }
 
-/** A shine glaze: the neutral glaze warmed with the rest until it is smooth. */
+/** s cream, butter and syrup of a shine glaze take to their boil at least (J). */
+const GLAZE_BOIL_S = 300;
+
+/** A shine glaze: cream, butter and syrup boiled, the chocolate melted in it off the heat, the neutral glaze last; a neutral glaze alone is warmed. */
 export function neutralGlaze(rows: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
-  const { liquids, sugars, cocoa, chocolate, oils, starch, gelatin } = groups;
-  const glaze = liquids.filter((row) => anyHolds(rows, [row], 'pectin', 0.003) || anyHolds(rows, [row], 'agar', 0.003));
+  const { liquids, sugars, cocoa, chocolate, oils, starch, gelatin, jellies } = groups;
+  const glaze = liquids.filter((row) => jellies.includes(row));
   if (glaze.length === 0 || starch.length > 0 || gelatin.length > 0) return undefined;
+  const melts = whole([...chocolate, ...oils]);
+  const rest = liquids.filter((row) => !glaze.includes(row));
+  const melted = melts.length > 0 ? pourOverAndStir(melts, 'spatula') : [];
+  const smooth = [coolTo(BLEND_C), blend(), ...finish(groups, pourC)];
+  if (rows.gramsOf(rest) < rows.gramsOf(glaze) * BESIDE_GLAZE) {
+    const adds = whole([...liquids, ...sugars, ...cocoa]);
+    const end = { kind: 'temperature', temperatureC: 70 } as const;
+    return [step('warm', 'pan', end, { adds, heat: 'medium', stir: 0.4, tool: 'spatula' }), ...melted, ...smooth];
+  }
+  const [first, ...boiled] = dissolveAndBoil(groups, whole([...rest, ...cocoa]), 'medium').toReversed();
   return [
-    step(
-      'warm',
-      'pan',
-      { kind: 'temperature', temperatureC: 70 },
-      {
-        adds: whole([...liquids, ...sugars, ...cocoa]),
-        heat: 'medium',
-        stir: 0.4,
-        tool: 'spatula',
-      },
-    ),
-    ...(chocolate.length + oils.length > 0 ? pourOverAndStir(whole([...chocolate, ...oils]), 'spatula') : []),
-    coolTo(BLEND_C),
-    blend(),
-    ...finish(groups, pourC),
+    ...boiled.toReversed(),
+    ...(first ? [{ ...first, leastSeconds: Math.max(GLAZE_BOIL_S, first.leastSeconds ?? 0) }] : []),
+    ...melted,
+    step('stir', 'bowl', { kind: 'seconds', seconds: 60 }, { adds: whole(glaze), stir: 0.4, tool: 'spatula' }),
+    ...smooth,
   ];
 }
 

@@ -2,8 +2,11 @@ import { keysOf } from '../../keys-of';
 import type { MethodRows } from '../rows';
 import type { Method, MethodStep, WayId } from '../step';
 import {
+  condensedWarmed,
   creamInMicrowave,
+  custard,
   fatFirst,
+  keptCool,
   microwave,
   overCondensed,
   pouredOver,
@@ -29,6 +32,9 @@ const WAYS: Readonly<Record<WayId, Way>> = {
   starchLast,
   cocoaSyrup,
   overCondensed,
+  condensedWarmed,
+  custard,
+  keptCool,
   fatFirst,
   gelatinMirror,
   neutralGlaze,

@@ -1,0 +1,77 @@
+import { partOf } from '@/core/matter/component-vector';
+import type { ComponentName } from '@/core/matter/components';
+import type { FollowedStep } from '@/core/method/follow-method';
+import { liquidG } from '@/core/pan/pan';
+import { STEP_WORDS, type StepWords } from './method-words';
+
+/** What a step is made of, as far as its words depend on it. */
+type Fitted = Pick<FollowedStep, 'step' | 'additions' | 'before'>;
+
+/** g of a component from which words speak of it. */
+const SPOKEN_OF_G = 0.2;
+
+const GELATIN_SOAKED: Partial<StepWords> = {
+  name: 'Soak the gelatin',
+  looks: 'Soft all through, no dry core',
+  why: 'Gelatin must swell in cold water before it melts; dry it makes strings.',
+  wrong: 'A hard core: longer, in cold water.',
+};
+const STARCH_SLAKED: Partial<StepWords> = {
+  name: 'Slake the starch',
+  looks: 'Smooth, no dry lump at the bottom',
+  why: 'Starch must be wet and cold before it meets heat: it lumps otherwise.',
+};
+const WARMED: StepWords = {
+  name: 'Warm it gently',
+  looks: 'Even, no bubble at the rim',
+  why: 'Warm enough for what comes next, and no more.',
+  wrong: 'Too hot: off the heat, and stir until it has come down.',
+};
+const MELTED_OVER_STEAM: Partial<StepWords> = {
+  name: 'Melt the chocolate over the steam',
+  why: 'Steam warms it evenly; a flame would scorch it at the base.',
+  wrong: 'Pieces left: leave the bowl on, and stir now and then.',
+};
+const MELTED_ON_HEAT: Partial<StepWords> = {
+  name: 'Melt it on a low flame',
+  why: 'There is not heat enough in it to melt by itself; more flame would scorch it.',
+  wrong: 'It smells toasted: off the heat at once, into a cool bowl.',
+};
+const KEPT_BOILING: StepWords = {
+  name: 'Keep it boiling',
+  looks: 'Bubbles all over, the whole time',
+  why: 'Cocoa swells at the boil, and agar and pectin set only when they have boiled all through.',
+  wrong: 'It catches: lower, and scrape the base.',
+};
+const STIRRED_IN: Partial<StepWords> = {
+  name: 'Stir it in',
+  looks: 'One colour, no streak',
+  why: 'What is stirred in without haste takes no air.',
+  wrong: 'Streaks: a few more turns from the middle.',
+};
+
+/** How the words of its kind change with what is in a step, and on which heat. */
+function otherwise({ step, additions, before }: Fitted): Partial<StepWords> {
+  const holds = (name: ComponentName) =>
+    additions.reduce((sum, { perGram, grams }) => sum + grams * partOf(perGram, name), 0) > SPOKEN_OF_G;
+  switch (step.kind) {
+    case 'soak':
+      return holds('gelatin') ? GELATIN_SOAKED : holds('starch') ? STARCH_SLAKED : {};
+    case 'warm':
+      return step.end.kind === 'dissolved' ? {} : WARMED;
+    case 'melt':
+      return step.heat === 'bath' ? MELTED_OVER_STEAM : step.heat ? MELTED_ON_HEAT : {};
+    case 'simmer':
+      return step.heat === 'medium' || step.heat === 'high' ? KEPT_BOILING : {};
+    case 'stir':
+      return additions.length > 0 && liquidG(before) > 1 ? STIRRED_IN : {};
+    default:
+      return {};
+  }
+}
+
+/** The words of a step as they fit what goes into it: no gelatin is spoken of where starch is slaked. */
+export const wordsOfStep = (followed: Fitted): StepWords => ({
+  ...STEP_WORDS[followed.step.kind],
+  ...otherwise(followed),
+});
