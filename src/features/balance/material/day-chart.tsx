@@ -52,7 +52,8 @@ function optionsFor(branches: readonly DayBranch[]): ApexOptions {
     colors: branches.map(() => 'var(--color-pour-drawn)'),
     legend: { show: false },
     tooltip: { enabled: false },
-    grid: { borderColor: 'var(--color-rule)', xaxis: { lines: { show: false } } },
+    // Room for the hours, which are written as annotations.
+    grid: { borderColor: 'var(--color-rule)', xaxis: { lines: { show: false } }, padding: { bottom: 20 } },
     xaxis: {
       type: 'numeric',
       min: 0,
