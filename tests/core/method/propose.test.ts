@@ -87,14 +87,19 @@ describe('a way that is proposed', () => {
         ],
         pourC,
       ).tried;
-    for (const pourC of [32, 38, 45]) {
+    for (const pourC of [32, 38, 45, 58]) {
       const { faults, followed } = butter(pourC);
       expect(faults).toEqual([]);
       expect(Math.abs((followed.at(-1)?.end.temperatureC ?? 0) - pourC)).toBeLessThan(2.6);
     }
     const kinds = (pourC: number) => butter(pourC).method.steps.map(({ kind }) => kind);
-    expect(kinds(32)).toContain('butter');
-    expect(kinds(45)).not.toContain('butter');
+    // Whisked in from so warm that it still ends at the pour; from the start where that is too warm for it.
+    const from = (pourC: number) =>
+      butter(pourC).followed.find(({ step }) => step.kind === 'butter')?.before.temperatureC;
+    expect(from(32)).toBeCloseTo(48, 0);
+    expect(from(45)).toBeGreaterThan(50);
+    expect(from(45)).toBeLessThan(60);
+    expect(kinds(58)).not.toContain('butter');
   });
 
   it('has no step that takes no time or holds nothing', () => {

@@ -16,6 +16,8 @@ export interface RowGroups {
   readonly sugars: readonly number[];
   /** whisked in cold at the end, unless noted otherwise */
   readonly butter: readonly number[];
+  /** °C it is whisked in from */
+  readonly butterFromC: number;
   /** oils and nut pastes, stirred in with the chocolate */
   readonly oils: readonly number[];
   readonly starch: readonly number[];
@@ -38,6 +40,8 @@ export interface RowGroups {
   readonly isLatePinch: boolean;
 }
 
+/** °C at which cold butter still makes body and does not oil out: it goes in from here down (J). */
+const BUTTER_FROM_C = 48;
 /** Share of a batch below which what goes in late is a pinch (J). */
 const LATE_PINCH = 0.015;
 
@@ -71,6 +75,7 @@ export function groupsOf({ lines, hints, roles, of, gramsOf }: MethodRows): RowG
     thin: thin.length > 0 ? thin : liquids,
     sugars: of('sugar').filter(isFree),
     butter: fats.filter((row) => !inPan(row)),
+    butterFromC: BUTTER_FROM_C,
     oils: of('oil', 'paste').filter((row) => isFree(row) && (chocolates.length > 0 || !pastes.includes(row))),
     starch: of('starch').filter(isFree),
     gelatin: of('gelatin'),

@@ -2,8 +2,8 @@ import { whole } from '../rows';
 import type { HeatWord, MethodStep, StepAddition, StepKind } from '../step';
 import type { RowGroups } from './groups';
 
-/** °C at which cold butter still makes body and does not oil out: it goes in from here down (J). */
-const BUTTER_FROM_C = 48;
+/** °C at the most at which cold butter does not oil out (J). */
+const BUTTER_WARMEST_C = 58;
 /** °C under which a spirit goes in, flame out. */
 const SPIRIT_FROM_C = 60;
 /** s poured chocolate is waited on before anything is stirred. */
@@ -61,10 +61,10 @@ export const coolTo = (temperatureC: number, where: MethodStep['where'] = 'bowl'
   step('cool', where, { kind: 'cooled', temperatureC }, { stir: 0.2, tool: 'spatula' });
 
 /** Cold butter whisked in once it is cool enough, if there is any. */
-function coldButter({ butter }: RowGroups, where: MethodStep['where'] = 'bowl'): MethodStep[] {
+function coldButter({ butter, butterFromC }: RowGroups, where: MethodStep['where'] = 'bowl'): MethodStep[] {
   if (butter.length === 0) return [];
   return [
-    coolTo(BUTTER_FROM_C, where),
+    coolTo(butterFromC, where),
     step(
       'butter',
       where,
@@ -88,6 +88,9 @@ function stirredIn({ late }: RowGroups, where: MethodStep['where']): MethodStep[
   if (late.length === 0) return [];
   return [step('spirit', where, { kind: 'seconds', seconds: 20 }, { adds: whole(late), stir: 0.5, tool: 'spatula' })];
 }
+
+/** The rows with the butter whisked in as warm as it may be: for what is poured warm. */
+export const butterWarm = (groups: RowGroups): RowGroups => ({ ...groups, butterFromC: BUTTER_WARMEST_C });
 
 /** The rows with the butter melted among the liquids: for ways that keep no heat to melt it later. */
 export const butterMelted = (groups: RowGroups): RowGroups => ({

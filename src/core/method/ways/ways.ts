@@ -16,7 +16,7 @@ import {
   whipped,
 } from './chocolate-ways';
 import { groupsOf, type RowGroups } from './groups';
-import { butterMelted, cocoaWithChocolate } from './parts';
+import { butterMelted, butterWarm, cocoaWithChocolate } from './parts';
 import { cocoaSyrup, gelatinMirror, neutralGlaze, reheated, starchLast, starchSauce } from './sauce-ways';
 
 /** A way of working: the steps for a formula it suits; nothing where it does not. */
@@ -57,7 +57,7 @@ export function methodBy(way: WayId, rows: MethodRows, pourC: number): Method | 
 export function variantsOf(way: WayId, rows: MethodRows, pourC: number): Method[] {
   const groups = groupsOf(rows);
   if (!WAYS[way](rows, groups, pourC)) return [];
-  const byButter = groups.butter.length > 0 ? [groups, butterMelted(groups)] : [groups];
+  const byButter = groups.butter.length > 0 ? [groups, butterWarm(groups), butterMelted(groups)] : [groups];
   const orders = groups.cocoa.length > 0 ? [...byButter, ...byButter.map(cocoaWithChocolate)] : byButter;
   return orders.flatMap((order) => {
     const steps = WAYS[way](rows, order, pourC);
