@@ -4,7 +4,7 @@ import type { MethodKitchen } from './kitchen';
 import type { MethodRows } from './rows';
 import type { WayId } from './step';
 import { groupsOf, type RowGroups } from './ways/groups';
-import { compareTrials, methodInKitchen, offPour, type TriedMethod } from './ways/in-kitchen';
+import { compareTrials, inThePan, methodInKitchen, offPour, type TriedMethod } from './ways/in-kitchen';
 import { suitingWays } from './ways/ways';
 
 /** Why a way is the usual one for what is in the pan, or is taken all the same. */
@@ -23,7 +23,7 @@ export type WayReason =
   | 'enoughHeat'
   /** the usual ways leave something wrong, this one does not */
   | 'cleanest'
-  /** every way leaves something wrong, this one least */
+  /** every way that was tried leaves something wrong, this one least */
   | 'leastWrong';
 
 /** A way that is proposed for a formula, with the reason, read off the run. */
@@ -45,6 +45,8 @@ const MUCH_LIQUID = 1.4;
 const HOT_ENOUGH = 0.5;
 /** °C by which a method may end off its pour and still end at it (J). */
 const AT_THE_POUR_C = 2.5;
+/** s of pans that are followed for a proposal: huge batches take hours to cool in each way, and the first ways tell enough. */
+const MOST_FOLLOWED_S = 12 * 3600;
 /** Ways that are never proposed for a making: what is made already, and what is asked for by its use alone. */
 const NEVER: ReadonlySet<WayId> = new Set(['reheated', 'whipped']);
 
@@ -109,6 +111,7 @@ export function* tryWays(
 ): Generator<number, ProposedWay | undefined> {
   const suits = suitingWays(rows, pourC);
   const order = usualOrder(rows, groupsOf(rows), suits, about);
+  let followedS = 0;
   let best: { way: WayId; why: WayReason; tried: TriedMethod } | undefined;
   let usual: { way: WayId; tried: TriedMethod } | undefined;
   for (const [i, [way, why]] of order.entries()) {
@@ -117,6 +120,8 @@ export function* tryWays(
     usual ??= { way, tried };
     if (!best || compareTrials(tried, best.tried, pourC) < 0) best = { way, why, tried };
     if (tried.faults.length === 0 && offPour(tried, pourC) <= AT_THE_POUR_C) break;
+    followedS += inThePan(tried);
+    if (followedS > MOST_FOLLOWED_S) break;
     yield (i + 1) / order.length;
   }
   if (!best || !usual) return undefined;

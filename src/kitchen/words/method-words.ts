@@ -94,7 +94,7 @@ const REASON_WORDS: Readonly<Record<WayReason, string>> = {
   muchLiquid: 'there is much liquid to little chocolate',
   enoughHeat: 'the cream’s heat melts all of it',
   cleanest: 'nothing goes wrong in it',
-  leastWrong: 'every way leaves something wrong, and this one least',
+  leastWrong: 'every way that was tried leaves something wrong, and this one least',
 };
 
 /** What a way would leave wrong, after “would”. */

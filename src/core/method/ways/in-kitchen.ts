@@ -23,12 +23,12 @@ export function tried(rows: MethodRows, method: Method, kitchen: MethodKitchen, 
 /** A step that takes no time and puts nothing in: what it was for has come already. */
 const isEmpty = ({ step, seconds }: FollowedStep) => step.where !== 'aside' && step.adds.length === 0 && seconds < 1;
 
-/** A method without its empty steps: nobody is told to let cool what is cool. */
-function pruned(rows: MethodRows, now: TriedMethod, kitchen: MethodKitchen, pourC: number): TriedMethod {
-  const steps = now.followed.flatMap((each) => (isEmpty(each) ? [] : [each.step]));
-  if (steps.length === now.followed.length || steps.length === 0) return now;
-  const shorter = tried(rows, { ...now.method, steps }, kitchen, pourC);
-  return shorter.faults.length <= now.faults.length ? shorter : now;
+/** A method without its empty steps: nobody is told to let cool what is cool. What took no time changed nothing, so that it is not followed again. */
+function pruned(rows: MethodRows, now: TriedMethod, pourC: number): TriedMethod {
+  const followed = now.followed.filter((each) => !isEmpty(each));
+  if (followed.length === now.followed.length || followed.length === 0) return now;
+  const method = { ...now.method, steps: followed.map(({ step }) => step) };
+  return { method, followed, faults: methodFaults(rows, followed, pourC) };
 }
 
 /** °C by which a method may end off its pour and still be said to end at it (J). */
@@ -41,6 +41,10 @@ export function offPour({ followed }: TriedMethod, pourC: number): number {
   return Math.abs(last.end.temperatureC - pourC);
 }
 
+/** s a method takes in pan and bowl, without its stands in the cold. */
+export const inThePan = ({ followed }: TriedMethod) =>
+  followed.reduce((sum, { step, seconds }) => (step.end.kind === 'stand' ? sum : sum + seconds), 0);
+
 /** Below 0 where one trial is better than another: less left wrong, then nearer to its pour. */
 export const compareTrials = (a: TriedMethod, b: TriedMethod, pourC: number) =>
   a.faults.length - b.faults.length || offPour(a, pourC) - offPour(b, pourC);
@@ -48,11 +52,13 @@ export const compareTrials = (a: TriedMethod, b: TriedMethod, pourC: number) =>
 /** Mends a way gives itself at most; one with more wrong than so much is not the way for what is in the pan. */
 const MOST_MENDS = 3;
 const WORTH_MENDING = 2;
+/** s a method may take in the pan and still be mended by trial: what takes half a day is for the cook to change. */
+const MENDED_WITHIN_S = 3 * 3600;
 
 /** A method with its own mends, as long as each leaves less wrong; a pan is never swapped. */
 function mended(rows: MethodRows, first: TriedMethod, kitchen: MethodKitchen, pourC: number): TriedMethod {
   let now = first;
-  if (now.faults.length > WORTH_MENDING) return now;
+  if (now.faults.length > WORTH_MENDING || inThePan(now) > MENDED_WITHIN_S) return now;
   for (let i = 0; i < MOST_MENDS && now.faults.length > 0; i++) {
     const judged = { ...now, rows, kitchen, pourC };
     const mend = now.faults.map((fault) => mendOf(fault, judged)).find((each) => each && 'steps' in each);
@@ -78,8 +84,9 @@ export function methodInKitchen(
   let best: TriedMethod | undefined;
   for (const method of variantsOf(way, rows, pourC)) {
     const now = tried(rows, method, kitchen, pourC);
-    if (now.faults.length === 0 && offPour(now, pourC) <= AT_THE_POUR_C) return pruned(rows, now, kitchen, pourC);
+    if (now.faults.length === 0 && offPour(now, pourC) <= AT_THE_POUR_C) return pruned(rows, now, pourC);
     if (!best || compareTrials(now, best, pourC) < 0) best = now;
+    if (inThePan(now) > MENDED_WITHIN_S) break;
   }
-  return best && pruned(rows, mended(rows, best, kitchen, pourC), kitchen, pourC);
+  return best && pruned(rows, mended(rows, best, kitchen, pourC), pourC);
 }
