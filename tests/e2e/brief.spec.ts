@@ -86,6 +86,8 @@ test('a new brief begins in this kitchen, and what was said is there after a rel
 
 test('other pieces of the same use add up, and are taken out again', async ({ page, silent }) => {
   await newBrief(page);
+  // What this kitchen has learnt is read a moment after the page: the amount follows it.
+  await allTried(page);
   const one = await toMake(page);
   await page.getByRole('button', { name: 'Coat pastry: and other pieces' }).click();
   await page.getByLabel('Coat pastry 2: counted as').selectOption('dome');
