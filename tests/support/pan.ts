@@ -15,6 +15,8 @@ const larder = new Map(
   ]),
 );
 
+export const LARDER_IDS: readonly string[] = [...larder.keys()];
+
 function entry(id: string) {
   const found = larder.get(id);
   if (!found) throw new Error(`${id} is not in the larder`);

@@ -3,41 +3,18 @@ import type { MixingLine } from '../matter/mixing';
 import { nth } from '../nth';
 import type { MethodFault } from './fault';
 import type { FollowedStep } from './follow-method';
-import { roleOfRow } from './row-role';
+import { isCondensed, isCultured, isEgg, isPowderOf } from './row-kind';
 import type { MethodRows } from './rows';
-import { isSour } from './sourness';
 
 /** °C egg is cooked from, and scrambles over where there is no starch to hold it (J, common practice). */
 const EGG = { cookedC: 75, scramblesC: 85, starch: 0.02 };
-/** °C cultured dairy keeps its texture to (J). */
-const CULTURED_MOST_C = 42;
+/** °C cultured dairy keeps its texture to (J), and by which a stop at the limit is still at it. */
+const CULTURED_MOST_C = 40;
+const NEAR_C = 0.5;
 /** °C condensed milk bears over a flame (J). */
 const CONDENSED_MOST_C = 90;
 /** °C and s that agar and pectin must have had to set (J; a minute's boil, with what a watch misses). */
 const GELS = { agar: { neededC: 90, seconds: 45 }, pectin: { neededC: 95, seconds: 45 } } as const;
-/** Shares of a gram from which a row is what it is called. */
-const EGG_PROTEIN = 0.08;
-const WET = 0.4;
-const POWDER = 0.4;
-const MILKY = 0.01;
-const MILK_SUGAR = 0.05;
-
-/** Whether a row is egg, by what it is made of: much protein that is not milk's, and water. */
-export const isEgg = ({ perGram }: Pick<MixingLine, 'perGram'>) =>
-  partOf(perGram, 'other_protein') >= EGG_PROTEIN && partOf(perGram, 'water') >= WET;
-
-/** Whether a row is cultured dairy: wet, of milk, and sour. */
-export const isCultured = (line: Pick<MixingLine, 'perGram' | 'ph'>) =>
-  isSour(line) && partOf(line.perGram, 'milk_protein') > MILKY && partOf(line.perGram, 'water') >= WET;
-
-/** Whether a row is condensed milk: a syrup with milk's own sugar. */
-export const isCondensed = ({ perGram }: Pick<MixingLine, 'perGram'>) =>
-  roleOfRow(perGram) === 'syrup' && partOf(perGram, 'lactose') >= MILK_SUGAR;
-
-/** Whether a row is a powder that sets only once it has boiled. */
-export const mustBoil = ({ perGram }: Pick<MixingLine, 'perGram'>) =>
-  partOf(perGram, 'agar') >= POWDER || partOf(perGram, 'pectin') >= POWDER;
-
 /** °C at the hottest moment of a step. */
 const hottestOf = ({ start, end, curve }: FollowedStep) =>
   Math.max(start.temperatureC, end.temperatureC, ...curve.map(([, temperatureC]) => temperatureC));
@@ -84,7 +61,7 @@ function culturedFaults(rows: MethodRows, followed: readonly FollowedStep[]): Me
   const wet = (is: (line: MixingLine) => boolean) =>
     rows.lines.reduce((sum, line) => (is(line) ? sum + line.grams * partOf(line.perGram, 'water') : sum), 0);
   if (wet(isCultured) < wet((line) => !isCultured(line))) return [];
-  const found = stepsWith(rows, followed, isCultured).find(([, each]) => hottestOf(each) > CULTURED_MOST_C);
+  const found = stepsWith(rows, followed, isCultured).find(([, each]) => hottestOf(each) > CULTURED_MOST_C + NEAR_C);
   return found ? [{ kind: 'culturedWarm', step: found[0], temperatureC: hottestOf(found[1]) }] : [];
 }
 
@@ -99,7 +76,7 @@ function condensedFaults(rows: MethodRows, followed: readonly FollowedStep[]): M
 /** Agar and pectin powder that have not boiled: they do not set. */
 function gelFaults(rows: MethodRows, followed: readonly FollowedStep[]): MethodFault[] {
   return (['agar', 'pectin'] as const).flatMap((gel): MethodFault[] => {
-    const steps = stepsWith(rows, followed, ({ perGram }) => partOf(perGram, gel) >= POWDER);
+    const steps = stepsWith(rows, followed, ({ perGram }) => isPowderOf(perGram, gel));
     if (steps.length === 0) return [];
     const { neededC, seconds } = GELS[gel];
     if (steps.reduce((sum, [, each]) => sum + secondsOver(each, neededC), 0) >= seconds) return [];

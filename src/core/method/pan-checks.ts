@@ -69,8 +69,8 @@ export function settingFaults({ step, end }: FollowedStep, i: number): MethodFau
   return fat > 0.05 ? [{ kind: 'stirredWhileSetting', step: i, temperatureC: end.temperatureC }] : [];
 }
 
-/** °C below its pour at which a batch no longer pours as it should (J). */
-const BELOW_POUR_C = 2.5;
+/** °C off its pour at which a batch no longer pours as it should (J). */
+export const OFF_POUR_C = 2.5;
 
 /** A batch that has cooled past its pour before it is poured; what has set in the cold is not poured. */
 export function pourFaults(followed: readonly FollowedStep[], pourC: number): MethodFault[] {
@@ -78,5 +78,5 @@ export function pourFaults(followed: readonly FollowedStep[], pourC: number): Me
   if (!last || massG(last.end) === 0 || followed.some(({ step }) => step.end.kind === 'stand')) return [];
   const { temperatureC } = last.end;
   const step = followed.length - 1;
-  return temperatureC < pourC - BELOW_POUR_C ? [{ kind: 'belowPour', step, temperatureC, pourC }] : [];
+  return temperatureC < pourC - OFF_POUR_C ? [{ kind: 'belowPour', step, temperatureC, pourC }] : [];
 }

@@ -1,6 +1,7 @@
 import { nth } from '../nth';
 import type { MethodFault } from './fault';
 import type { MethodKitchen } from './kitchen';
+import { OFF_POUR_C } from './pan-checks';
 import type { MethodRows } from './rows';
 import type { WayId } from './step';
 import { groupsOf, type RowGroups } from './ways/groups';
@@ -34,7 +35,7 @@ export interface ProposedWay {
   /** °C all parts come to where pieces meet the hot liquid */
   readonly togetherC: number | undefined;
   /** the usual way, and what it would leave wrong, where another is proposed */
-  readonly instead: { readonly way: WayId; readonly fault: MethodFault['kind'] } | undefined;
+  readonly instead: { readonly way: WayId; readonly fault: MethodFault['kind'] | 'abovePour' } | undefined;
 }
 
 /** From this quality of the emulsion a blender is meant (J). */
@@ -43,8 +44,6 @@ const BLENDED = 0.85;
 const MUCH_LIQUID = 1.4;
 /** Liquid to chocolate from which it is worth boiling beside condensed milk (J). */
 const HOT_ENOUGH = 0.5;
-/** °C by which a method may end off its pour and still end at it (J). */
-const AT_THE_POUR_C = 2.5;
 /** s of pans that are followed for a proposal: huge batches take hours to cool in each way, and the first ways tell enough. */
 const MOST_FOLLOWED_S = 12 * 3600;
 /** Ways that are never proposed for a making: what is made already, and what is asked for by its use alone. */
@@ -119,7 +118,7 @@ export function* tryWays(
     if (!tried) continue;
     usual ??= { way, tried };
     if (!best || compareTrials(tried, best.tried, pourC) < 0) best = { way, why, tried };
-    if (tried.faults.length === 0 && offPour(tried, pourC) <= AT_THE_POUR_C) break;
+    if (tried.faults.length === 0 && offPour(tried, pourC) <= OFF_POUR_C) break;
     followedS += inThePan(tried);
     if (followedS > MOST_FOLLOWED_S) break;
     yield (i + 1) / order.length;
@@ -127,7 +126,8 @@ export function* tryWays(
   if (!best || !usual) return undefined;
   const { way, tried } = best;
   const isUsual = way === usual.way;
-  const fault = usual.tried.faults[0]?.kind ?? 'belowPour';
+  // What ends below its pour is a fault by itself.
+  const fault = usual.tried.faults[0]?.kind ?? 'abovePour';
   const why = tried.faults.length > 0 ? 'leastWrong' : isUsual ? best.why : 'cleanest';
   const pieces = tried.followed.find(({ together }) => together)?.together;
   return {

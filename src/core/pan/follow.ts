@@ -50,13 +50,13 @@ const STANDING = { seconds: 300, heatedC: 0.05, coolingC: 0.005, grams: 0.01 };
 /** Ends that come nearer though the pan stands. */
 const COMES_ANYWAY: ReadonlySet<End['kind']> = new Set(['seconds', 'lost', 'cooked']);
 
-/** Whether a pan moved since it was looked at. */
-function hasMoved(was: PanState, now: PanState, isHeated: boolean): boolean {
+/** Whether a pan moved since it was looked at; one that only cools comes no nearer to having melted or dissolved. */
+function hasMoved(end: End, was: PanState, now: PanState, isHeated: boolean): boolean {
   const left = (pan: PanState) => unmeltedG(pan) + undissolvedG(pan);
-  return (
-    Math.abs(now.temperatureC - was.temperatureC) > (isHeated ? STANDING.heatedC : STANDING.coolingC) ||
-    Math.abs(left(now) - left(was)) > STANDING.grams
-  );
+  if (Math.abs(left(now) - left(was)) > STANDING.grams) return true;
+  const cools = !isHeated && now.temperatureC < was.temperatureC;
+  if (cools && (end.kind === 'melted' || end.kind === 'dissolved')) return false;
+  return Math.abs(now.temperatureC - was.temperatureC) > (isHeated ? STANDING.heatedC : STANDING.coolingC);
 }
 
 /** A reading of the liquid stands for five seconds, or until the pan is another one. */
@@ -110,7 +110,7 @@ function standing(end: End, start: PanState, isHeated: boolean): (pan: PanState)
     if (COMES_ANYWAY.has(end.kind) || pan.seconds - looked.seconds < STANDING.seconds) return false;
     const was = looked;
     looked = pan;
-    return !hasMoved(was, pan, isHeated);
+    return !hasMoved(end, was, pan, isHeated);
   };
 }
 

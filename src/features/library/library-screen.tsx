@@ -71,7 +71,7 @@ export function LibraryScreen({
           {canChoose &&
             (isKitchen
               ? ' The figures are adjusted to this kitchen’s own tests.'
-              : ' The list is adjusted to this kitchen’s own tests; an open formula shows the standard figures on this tablet.')}
+              : ' The list is adjusted to this kitchen’s own tests. On this tablet an open formula shows the standard figures.')}
         </p>
         {keeping.fault && (
           <p role="alert" className="mb-4 rounded-lg bg-off-wash px-4 py-3 text-off">

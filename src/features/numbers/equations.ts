@@ -241,7 +241,7 @@ export const chapters = (): readonly Chapter[] => [
       {
         name: 'What your tests teach',
         words:
-          'All tests at once, each by what carries it: warm flow, fat, gels, time, shine. One slip hardly pulls; old tests fade; ten tests of one formula do not pretend to know the kitchen.',
+          'All tests at once, each by what carries it: warm flow, fat, gels, time, shine. One slip hardly pulls. Old tests fade. Ten tests of one formula count for less than ten formulas.',
         formula: `ln(measured) = ln(model) + offsets + chocolate + formula;  before any test: ${LEARNT.map((about) => `${about} ± ${KITCHEN_PRIOR[about].sd}`).join(', ')}; chocolate ± ${CHOCOLATE_SD}, formula ± ${FORMULA_SD}`,
         source: "Gauss-Newton on a normal prior; Student's t; probit for a yes or no; the spreads are set by hand",
         standing: 'published form, fitted numbers',

@@ -13,13 +13,13 @@ const SPOKEN_OF_G = 0.2;
 const GELATIN_SOAKED: Partial<StepWords> = {
   name: 'Soak the gelatin',
   looks: 'Soft all through, no dry core',
-  why: 'Gelatin must swell in cold water before it melts; dry it makes strings.',
+  why: 'Gelatin must swell in cold water before it melts. Dry, it makes strings.',
   wrong: 'A hard core: longer, in cold water.',
 };
-const STARCH_SLAKED: Partial<StepWords> = {
-  name: 'Slake the starch',
+const STARCH_MIXED: Partial<StepWords> = {
+  name: 'Mix the starch with cold liquid',
   looks: 'Smooth, no dry lump at the bottom',
-  why: 'Starch must be wet and cold before it meets heat: it lumps otherwise.',
+  why: 'Starch must be wet before it meets heat. Otherwise it makes lumps.',
 };
 const WARMED: StepWords = {
   name: 'Warm it gently',
@@ -34,19 +34,19 @@ const MELTED_OVER_STEAM: Partial<StepWords> = {
 };
 const MELTED_ON_HEAT: Partial<StepWords> = {
   name: 'Melt it on a low flame',
-  why: 'There is not heat enough in it to melt by itself; more flame would scorch it.',
+  why: 'The pan does not hold heat enough. A bigger flame would scorch it.',
   wrong: 'It smells toasted: off the heat at once, into a cool bowl.',
 };
 const KEPT_BOILING: StepWords = {
   name: 'Keep it boiling',
   looks: 'Bubbles all over, the whole time',
-  why: 'Cocoa swells at the boil, and agar and pectin set only when they have boiled all through.',
+  why: 'Cocoa swells at the boil. Agar and pectin must boil all through to set.',
   wrong: 'It catches: lower, and scrape the base.',
 };
 const STIRRED_IN: Partial<StepWords> = {
   name: 'Stir it in',
   looks: 'One colour, no streak',
-  why: 'What is stirred in without haste takes no air.',
+  why: 'Stirred slowly, it takes no air.',
   wrong: 'Streaks: a few more turns from the middle.',
 };
 
@@ -56,7 +56,7 @@ function otherwise({ step, additions, before }: Fitted): Partial<StepWords> {
     additions.reduce((sum, { perGram, grams }) => sum + grams * partOf(perGram, name), 0) > SPOKEN_OF_G;
   switch (step.kind) {
     case 'soak':
-      return holds('gelatin') ? GELATIN_SOAKED : holds('starch') ? STARCH_SLAKED : {};
+      return holds('gelatin') ? GELATIN_SOAKED : holds('starch') ? STARCH_MIXED : {};
     case 'warm':
       return step.end.kind === 'dissolved' ? {} : WARMED;
     case 'melt':
@@ -70,7 +70,7 @@ function otherwise({ step, additions, before }: Fitted): Partial<StepWords> {
   }
 }
 
-/** The words of a step as they fit what goes into it: no gelatin is spoken of where starch is slaked. */
+/** The words of a step as they fit what goes into it: no gelatin is spoken of where starch is mixed. */
 export const wordsOfStep = (followed: Fitted): StepWords => ({
   ...STEP_WORDS[followed.step.kind],
   ...otherwise(followed),

@@ -5,7 +5,7 @@ export const closenessWords = (within: number) => `within ${Math.round(100 * Mat
 
 /** Why a stand-in cannot keep the flow. */
 const REASONS: Readonly<Record<FlowReason, string>> = {
-  coconutFat: 'Coconut fat and cocoa butter soften each other when cold, and its cream holds less fat.',
+  coconutFat: 'Coconut fat and cocoa butter soften each other when cold. Coconut cream also holds less fat.',
   lessCocoa: 'It brings less cocoa, which is what thickens.',
   moreCocoa: 'It brings more cocoa, which thickens.',
   lessFat: 'It brings less fat.',
@@ -46,6 +46,6 @@ export function swapSentences(within: number | undefined, losses: SwapLosses, nu
   const [was, is] = sweetness;
   return [
     ...kept,
-    `It is ${numbers.percent(Math.abs(is / was - 1))} ${is > was ? 'sweeter' : 'less sweet'}: the other rows cannot make up for it and keep the flow.`,
+    `It is ${numbers.percent(Math.abs(is / was - 1))} ${is > was ? 'sweeter' : 'less sweet'}. The other rows cannot make up for it and keep the flow.`,
   ];
 }

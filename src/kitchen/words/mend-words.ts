@@ -30,7 +30,7 @@ const MEND_WORDS: Readonly<Record<Exclude<Mend['kind'], 'widerPan'>, string>> = 
   cookTheEgg: 'Warm it until it coats the spoon',
   boilAMinute: 'Boil it for a minute',
   chillFirst: 'Chill it overnight first',
-  slakeFirst: 'Slake it in cold liquid first',
+  slakeFirst: 'Mix it with cold liquid first',
   onceCooked: 'Stop once its starch is cooked',
   putWhereItBelongs: 'Put it where it belongs',
   onlyOnce: 'Put it in only once',

@@ -58,7 +58,7 @@ function warmthSentence(
     case 'butterTooCold':
       return `At ${n.celsius(fault.temperatureC)} butter stays in lumps: put it in above ${n.celsius(35)}.`;
     case 'eggScrambles':
-      return `Egg scrambles at ${n.celsius(fault.temperatureC)}: between ${n.celsius(82)} and ${n.celsius(84)} it coats the spoon, never over ${n.celsius(85)}.`;
+      return `Egg scrambles at ${n.celsius(fault.temperatureC)}. Cook it to between ${n.celsius(82)} and ${n.celsius(84)}, never over ${n.celsius(85)}.`;
     case 'eggUncooked':
       return `Egg only comes to ${n.celsius(fault.temperatureC)}: cook it to ${n.celsius(82)}, or take pasteurised egg.`;
     case 'culturedWarm':
@@ -68,7 +68,7 @@ function warmthSentence(
     case 'gelNotBoiled':
       return `${fault.gel === 'agar' ? 'Agar' : 'Pectin'} only comes to ${n.celsius(fault.temperatureC)}: without a minute’s boil it does not set.`;
     case 'starchLumps':
-      return `Dry starch into ${n.celsius(fault.temperatureC)} makes lumps: slake it in cold liquid first.`;
+      return `Dry starch into ${n.celsius(fault.temperatureC)} makes lumps: mix it with cold liquid first.`;
     case 'whipWarm':
       return `At ${n.celsius(fault.temperatureC)} it takes no air: whip it below ${n.celsius(10)}, from the fridge.`;
   }

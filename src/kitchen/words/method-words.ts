@@ -2,6 +2,7 @@ import type { MethodFault } from '@/core/method/fault';
 import type { ProposedWay, WayReason } from '@/core/method/propose';
 import type { StepKind, WayId } from '@/core/method/step';
 import type { Tool } from '@/core/pan/pan';
+import { capital } from '@/formats/capital';
 
 /** What each way of working is called, and why a cook takes it. */
 export const WAY_WORDS: Readonly<Record<WayId, { readonly name: string; readonly for: string }>> = {
@@ -19,31 +20,31 @@ export const WAY_WORDS: Readonly<Record<WayId, { readonly name: string; readonly
   },
   waterBath: {
     name: 'in a bowl over simmering water',
-    for: 'Steam is never hotter than the chocolate bears: for much chocolate to little cream. No drop of water may get in.',
+    for: 'Steam warms gently and does not catch at the base. For much chocolate to little cream. Let no drop of water in.',
   },
   creamInMicrowave: {
     name: 'cream heated in the microwave, chocolate into it',
-    for: 'No pan to wash; stir the cream before it is lifted out, it can boil over late.',
+    for: 'No pan to wash. Stir the cream before you lift it out: it can boil over late.',
   },
   starchSauce: {
     name: 'starch sauce, cooked out before the chocolate',
-    for: 'Starch thickens only once it has boiled; the chocolate goes in last, off the heat, so that a thick pan never boils.',
+    for: 'Starch thickens only once it has boiled. The chocolate goes in last, off the heat. So a thick pan never boils.',
   },
   starchLast: {
-    name: 'starch sauce, chocolate first, slaked last',
-    for: 'Some like its body better. The thick pan catches easily: a gentle flame, and stir to the base all the time.',
+    name: 'starch sauce, chocolate first, starch last',
+    for: 'Some like its body better. A thick pan catches easily: gentle flame, and stir to the base.',
   },
   condensedWarmed: {
     name: 'condensed milk warmed, chocolate melted in it',
-    for: 'Condensed milk is the liquid here: it carries its own sugar and scorches early, so that it is warmed gently and never boils.',
+    for: 'Condensed milk is the liquid here, and it scorches early. Warm it gently, never to the boil.',
   },
   custard: {
     name: 'custard of egg, never boiled',
-    for: 'Egg gives body at a few degrees below where it scrambles; the custard then melts the chocolate.',
+    for: 'Egg gives body a few degrees below where it scrambles. The custard then melts the chocolate.',
   },
   keptCool: {
     name: 'cultured dairy kept cool, chocolate melted in it',
-    for: 'Yoghurt and soured cream turn grainy when they get hot: over simmering water, never above 40 °C.',
+    for: 'Yoghurt and soured cream turn grainy when hot. Warm them only a little, over simmering water.',
   },
   cocoaSyrup: {
     name: 'cocoa and sugar boiled with the milk',
@@ -94,11 +95,11 @@ const REASON_WORDS: Readonly<Record<WayReason, string>> = {
   muchLiquid: 'there is much liquid to little chocolate',
   enoughHeat: 'the cream’s heat melts all of it',
   cleanest: 'nothing goes wrong in it',
-  leastWrong: 'every way that was tried leaves something wrong, and this one least',
+  leastWrong: 'each way that was tried leaves something wrong, this one least',
 };
 
 /** What a way would leave wrong, after “would”. */
-const WOULD_WORDS: Readonly<Record<MethodFault['kind'], string>> = {
+const WOULD_WORDS: Readonly<Record<MethodFault['kind'] | 'abovePour', string>> = {
   overflows: 'not fit the pan',
   boilsOver: 'boil over',
   undissolved: 'leave sugar undissolved',
@@ -128,6 +129,7 @@ const WOULD_WORDS: Readonly<Record<MethodFault['kind'], string>> = {
   blenderTemperature: 'blend it too warm or too cold',
   stirredWhileSetting: 'stir it while it sets',
   belowPour: 'end too cool to pour',
+  abovePour: 'end too warm to pour',
   catches: 'catch at the base',
   nearlyCatches: 'nearly catch at the base',
   neverEnds: 'never come to its end',
@@ -142,9 +144,9 @@ export function proposalSentence(
   { why, togetherC, instead }: Pick<ProposedWay, 'why' | 'togetherC' | 'instead'>,
   celsius: (temperatureC: number) => string,
 ): string {
-  const warm = why === 'enoughHeat' && togetherC !== undefined ? `: together ${celsius(Math.round(togetherC))}` : '';
-  const other = instead ? ` (${WAY_WORDS[instead.way].name} would ${WOULD_WORDS[instead.fault]})` : '';
-  return `Proposed: ${REASON_WORDS[why]}${warm}${other}.`;
+  const warm = why === 'enoughHeat' && togetherC !== undefined ? `, ${celsius(Math.round(togetherC))} together` : '';
+  const other = instead ? ` ${capital(WAY_WORDS[instead.way].name)} would ${WOULD_WORDS[instead.fault]}.` : '';
+  return `Proposed: ${REASON_WORDS[why]}${warm}.${other}`;
 }
 
 /** What is in the hand. */
@@ -165,7 +167,7 @@ export interface StepWords {
 
 export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
   soak: {
-    name: 'Soak or slake beside the pan',
+    name: 'Soak or mix beside the pan',
     looks: 'No dry lump is left',
     why: 'Gelatin must swell before it melts, starch must be wet before it meets heat: both make lumps otherwise.',
     wrong: 'Dry lumps stay lumps: press them through a sieve now, not later.',
@@ -191,7 +193,7 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
   custard: {
     name: 'Cook the custard, never boiling',
     looks: 'It coats the spoon; a finger leaves a clear line',
-    why: 'Egg thickens a few degrees before it scrambles: slowly, stirred to the base all the time.',
+    why: 'Egg thickens just before it scrambles. Go slowly, and stir to the base.',
     wrong: 'Grainy: off the heat, into a cold bowl, blend it and strain it.',
   },
   melt: {

@@ -78,6 +78,8 @@ describe('what must be cooked, or never too hot', () => {
     if (!fault) throw new Error('no fault');
     const mend = mendOf(fault, judged);
     expect(mend).toMatchObject({ kind: 'belowScrambling' });
+    const steps = mend && 'steps' in mend ? mend.steps : [];
+    expect(tried(rows, { ...method, steps }, USUAL_METHOD_KITCHEN, 30).faults).toEqual([]);
   });
 
   it('yoghurt as the liquid is kept cool, and has a way', () => {
@@ -88,7 +90,7 @@ describe('what must be cooked, or never too hot', () => {
     const found = proposed(lines, 32);
     expect(found).toMatchObject({ way: 'keptCool', why: 'culturedKeptCool' });
     expect(found.tried.faults).toEqual([]);
-    expect(hottest(found)).toBeLessThan(42);
+    expect(hottest(found)).toBeLessThan(40.5);
     expect(
       kinds(lines, [boil(add(0)), step('pourOver', 'bowl', { kind: 'seconds', seconds: 120 }, { adds: add(1) })]),
     ).toContain('culturedWarm');

@@ -1,3 +1,4 @@
+import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { methodFaults } from '@/core/method/checks';
 import { followMethod } from '@/core/method/follow-method';
@@ -6,7 +7,7 @@ import { proposeWay, tryWays } from '@/core/method/propose';
 import { methodRows } from '@/core/method/rows';
 import { methodInKitchen } from '@/core/method/ways/in-kitchen';
 import { suitingWays } from '@/core/method/ways/ways';
-import { perGram } from '../../support/pan';
+import { LARDER_IDS, perGram } from '../../support/pan';
 import { sensibleFormulas } from '../../support/sensible-formulas';
 
 const ABOUT = { mix: 0.6, isWhipped: false };
@@ -27,6 +28,17 @@ describe('a way that is proposed', () => {
     expect(faulty).toEqual([]);
   });
 
+  it('is found, or none, for any rows whatever: nothing is thrown', () => {
+    const line = fc.tuple(fc.constantFrom(...LARDER_IDS), fc.constantFrom(0, 0.01, 5, 200));
+    fc.assert(
+      fc.property(fc.array(line, { minLength: 1, maxLength: 6 }), (lines) => {
+        const found = proposeWay(rowsOf(lines), 40, ABOUT, USUAL_METHOD_KITCHEN);
+        expect(found === undefined || found.tried.method.steps.length > 0).toBe(true);
+      }),
+      { numRuns: 80, seed: 24 },
+    );
+  });
+
   it('is what comes of following it: judged anew, it is the same', () => {
     for (const { rows, pourC } of sensibleFormulas(25, 3)) {
       const found = proposeWay(rows, pourC, ABOUT, USUAL_METHOD_KITCHEN);
@@ -38,15 +50,18 @@ describe('a way that is proposed', () => {
 
   it('is never one that leaves something wrong while another leaves nothing', () => {
     const weak = { ...USUAL_METHOD_KITCHEN, powerW: 900, microwaveW: 500, kitchenC: 18 };
+    let judged = 0;
     for (const { rows, pourC } of sensibleFormulas(20, 5)) {
       const found = proposeWay(rows, pourC, ABOUT, weak);
       if (!found || found.tried.faults.length === 0) continue;
+      judged++;
       const clean = suitingWays(rows, pourC).filter(
         (way) => !['reheated', 'whipped'].includes(way) && methodInKitchen(way, rows, pourC, weak)?.faults.length === 0,
       );
       expect(clean).toEqual([]);
       expect(found.why).toBe('leastWrong');
     }
+    expect(judged).toBeGreaterThan(0);
   });
 
   it('for twice as much chocolate as cream, a small batch, melts all of it and says how', () => {

@@ -160,7 +160,7 @@ describe('what a swap cannot keep', () => {
     expect(sweetness?.[0]).toBeCloseTo(before.taste.sweetness, 9);
     expect(sweetness?.[1]).toBeGreaterThan(1.08 * before.taste.sweetness);
     const words = swapSentences(undefined, swapLosses(before, after), PLAIN).join(' ');
-    expect(words).toMatch(/sweeter: the other rows cannot/);
+    expect(words).toMatch(/sweeter\. The other rows cannot/);
   });
 
   it('of cream for coconut says where the flow moves, by how much and why', () => {

@@ -1,30 +1,26 @@
 import { nth } from '../../nth';
 import { changedStep, movedRow, movedStep, withStepAt } from '../edit-steps';
-import { isEgg } from '../heat-checks';
+import { isEgg } from '../row-kind';
 import type { MethodStep } from '../step';
-import { coolTo, step } from '../ways/parts';
+import { boil, boiledOn, cookCustard, coolTo, step } from '../ways/parts';
 import { wetterAside } from './helper-remedies';
 import { type Case, hereOf, type Remedy, rowsIn } from './remedy';
 
-/** Egg coats the spoon at 83 °C (J). */
-const COATS_THE_SPOON = { kind: 'temperature', temperatureC: 83 } as const;
 /** °C of what egg goes into (J). */
 const BEFORE_EGG_C = 70;
-const BOIL_S = 60;
 const CHILL_H = 12;
 const SLAKE_S = 30;
 
 /** Egg that scrambles: a gentle heat and an end before it does; out of a step that must be hotter it goes in once that has cooled. */
 export function belowScrambling(which: Case): Remedy[] {
   const { steps, at, rows } = which;
-  const { where, adds } = hereOf(which);
+  const { where, adds, kind } = hereOf(which);
   const eggs = adds.flatMap(({ row }) => (isEgg(nth(rows.lines, row)) ? [row] : []));
   return (['low', 'medium'] as const).flatMap((heat): Remedy[] => {
-    const gentle = { heat, stir: 0.8, tool: 'spatula' } as const;
-    const own = step('custard', where, COATS_THE_SPOON, gentle);
+    const own = cookCustard([], heat, where);
     const cooled = withStepAt(withStepAt(steps, at + 1, coolTo(BEFORE_EGG_C, where)), at + 2, own);
     return [
-      ['belowScrambling', changedStep(steps, at, { ...gentle, end: COATS_THE_SPOON })],
+      ['belowScrambling', changedStep(steps, at, { ...own, kind, adds })],
       ['belowScrambling', eggs.reduce<readonly MethodStep[]>((now, row) => movedRow(now, row, at, at + 2), cooled)],
     ];
   });
@@ -32,23 +28,13 @@ export function belowScrambling(which: Case): Remedy[] {
 
 /** Egg that is not cooked: warmed until it coats the spoon. */
 export const cookTheEgg = ({ steps, at }: Case): Remedy[] =>
-  (['low', 'medium'] as const).map((heat) => [
-    'cookTheEgg',
-    withStepAt(steps, at + 1, step('custard', 'pan', COATS_THE_SPOON, { heat, stir: 0.8, tool: 'spatula' })),
-  ]);
+  (['low', 'medium'] as const).map((heat) => ['cookTheEgg', withStepAt(steps, at + 1, cookCustard([], heat))]);
 
 /** Agar and pectin boiled for a minute, where they are hottest. */
-export const boilAMinute = ({ steps, at }: Case): Remedy[] => {
-  const boiling = { heat: 'medium', stir: 0.6, tool: 'whisk' } as const;
-  const held = step('simmer', 'pan', { kind: 'seconds', seconds: BOIL_S }, boiling);
-  return [
-    ['boilAMinute', withStepAt(steps, at + 1, held)],
-    [
-      'boilAMinute',
-      withStepAt(withStepAt(steps, at + 1, step('boil', 'pan', { kind: 'boil' }, boiling)), at + 2, held),
-    ],
-  ];
-};
+export const boilAMinute = ({ steps, at }: Case): Remedy[] => [
+  ['boilAMinute', withStepAt(steps, at + 1, boiledOn)],
+  ['boilAMinute', withStepAt(withStepAt(steps, at + 1, boil([], 'medium')), at + 2, boiledOn)],
+];
 
 /** A night in the cold before it is whipped. */
 export const chillFirst = ({ steps, at }: Case): Remedy[] => [

@@ -16,7 +16,7 @@ export function dissolving(which: Case): Remedy[] {
   const { steps, at } = which;
   const to = liquidStep(which);
   const grains = steps.flatMap((each, from) =>
-    from <= at && from !== to ? rowsIn(which, each, 'sugar').map((row) => ({ row, from })) : [],
+    to >= 0 && from <= at && from !== to ? rowsIn(which, each, 'sugar').map((row) => ({ row, from })) : [],
   );
   const slowly: Partial<MethodStep> = {
     kind: 'warm',
@@ -28,7 +28,7 @@ export function dissolving(which: Case): Remedy[] {
   const gathered = grains.reduce<readonly MethodStep[]>((now, { row, from }) => movedRow(now, row, from, to), steps);
   const { where } = hereOf(which);
   return [
-    ...(to >= 0 && grains.length > 0
+    ...(grains.length > 0
       ? [
           ['withTheLiquid', gathered] as const,
           ['dissolveFirst', withStepAt(changedStep(gathered, to, slowly), to + 1, boil([]))] as const,

@@ -5,6 +5,7 @@ import { anyHolds, type RowGroups } from './groups';
 import {
   blend,
   butterMelted,
+  cookCustard,
   coolTo,
   dissolveAndBoil,
   finish,
@@ -31,8 +32,8 @@ const WHIP_REST_H = 12;
 const KEPT_COLD = 0.6;
 /** °C condensed milk is warmed to, well below where it scorches. */
 const CONDENSED_TO_C = 75;
-/** °C the milk is warmed to before the egg goes in, and the custard is cooked to. */
-const CUSTARD = { fromC: 70, toC: 83 };
+/** °C the milk is warmed to before the egg goes in. */
+const CUSTARD_FROM_C = 70;
 /** °C cultured dairy is warmed to before the chocolate goes in. */
 const CULTURED_FROM_C = 30;
 
@@ -135,7 +136,7 @@ export function stickBlender(_: MethodRows, all: RowGroups, pourC: number): Meth
 export function overCondensed(rows: MethodRows, all: RowGroups, pourC: number): MethodStep[] | undefined {
   if (!isGanache(all)) return undefined;
   const groups = butterMelted(all);
-  const condensed = rows.of('syrup').filter((row) => anyHolds(rows, [row], 'lactose', 0.05));
+  const { condensed } = groups;
   const hot = groups.liquids.filter((row) => !condensed.includes(row));
   if (condensed.length === 0 || rows.gramsOf(hot) === 0) return undefined;
   const { chocolate, cocoa, oils } = groups;
@@ -168,13 +169,8 @@ export function custard(_: MethodRows, groups: RowGroups, pourC: number): Method
   const melts = whole([...chocolate, ...oils]);
   const first = { adds: whole([...milk, ...sugars, ...cocoa]), heat: 'medium', stir: 0.4, tool: 'whisk' } as const;
   return [
-    step('warm', 'pan', { kind: 'temperature', temperatureC: CUSTARD.fromC }, first),
-    step(
-      'custard',
-      'pan',
-      { kind: 'temperature', temperatureC: CUSTARD.toC },
-      { adds: whole(eggs), heat: 'medium', stir: 0.8, tool: 'spatula' },
-    ),
+    step('warm', 'pan', { kind: 'temperature', temperatureC: CUSTARD_FROM_C }, first),
+    cookCustard(whole(eggs)),
     strain(),
     ...(melts.length > 0 ? pourOverAndStir(melts) : []),
     ...finish(groups, pourC),

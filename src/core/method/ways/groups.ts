@@ -1,7 +1,7 @@
 import { partOf } from '../../matter/component-vector';
 import type { ComponentVector } from '../../matter/components';
 import { nth } from '../../nth';
-import { isCondensed, isCultured, isEgg, mustBoil } from '../heat-checks';
+import { isCondensed, isCultured, isEgg, mustBoil } from '../row-kind';
 import type { MethodRows } from '../rows';
 import { isSour, mayCurdle } from '../sourness';
 

@@ -31,8 +31,8 @@ function pruned(rows: MethodRows, now: TriedMethod, pourC: number): TriedMethod 
   return { method, followed, faults: methodFaults(rows, followed, pourC) };
 }
 
-/** °C by which a method may end off its pour and still be said to end at it (J). */
-const AT_THE_POUR_C = 1;
+/** °C by which one order of a way may end off its pour before the next is tried (J). */
+const NEAR_THE_POUR_C = 1;
 
 /** °C by which a method ends off its pour; 0 where it has set on the way. */
 export function offPour({ followed }: TriedMethod, pourC: number): number {
@@ -84,7 +84,7 @@ export function methodInKitchen(
   let best: TriedMethod | undefined;
   for (const method of variantsOf(way, rows, pourC)) {
     const now = tried(rows, method, kitchen, pourC);
-    if (now.faults.length === 0 && offPour(now, pourC) <= AT_THE_POUR_C) return pruned(rows, now, pourC);
+    if (now.faults.length === 0 && offPour(now, pourC) <= NEAR_THE_POUR_C) return pruned(rows, now, pourC);
     if (!best || compareTrials(now, best, pourC) < 0) best = now;
     if (inThePan(now) > MENDED_WITHIN_S) break;
   }

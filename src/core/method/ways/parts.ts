@@ -11,6 +11,8 @@ const WAIT_S = 120;
 /** s of stirring that make an emulsion, even when all is melted. */
 export const STIR_S = 60;
 const SOAK_S = 600;
+/** °C at which egg coats the spoon, below where it scrambles. */
+const COATS_THE_SPOON_C = 83;
 
 type Rest = Partial<Omit<MethodStep, 'kind' | 'where' | 'end'>>;
 
@@ -24,7 +26,12 @@ export const boil = (adds: readonly StepAddition[], heat: HeatWord = 'high'): Me
   step('boil', 'pan', { kind: 'boil' }, { adds, heat, stir: 0.6, tool: 'spatula' });
 
 /** Kept at the boil: agar and pectin set only once they have boiled through. */
-const boiledOn = step('simmer', 'pan', { kind: 'seconds', seconds: 60 }, { heat: 'medium', stir: 0.6, tool: 'whisk' });
+export const boiledOn = step(
+  'simmer',
+  'pan',
+  { kind: 'seconds', seconds: 60 },
+  { heat: 'medium', stir: 0.6, tool: 'whisk' },
+);
 
 /** Grains dissolve on a medium heat before anything boils. */
 const dissolve = (adds: readonly StepAddition[]): MethodStep =>
@@ -55,6 +62,19 @@ export function pourOverAndStir(adds: readonly StepAddition[], tool: 'whisk' | '
     step('stir', 'bowl', { kind: 'melted' }, { stir: 0.5, tool, leastSeconds: STIR_S }),
   ];
 }
+
+/** Egg cooked until it coats the spoon, stirred to the base, never boiled. */
+export const cookCustard = (
+  adds: readonly StepAddition[],
+  heat: HeatWord = 'medium',
+  where: MethodStep['where'] = 'pan',
+): MethodStep =>
+  step(
+    'custard',
+    where,
+    { kind: 'temperature', temperatureC: COATS_THE_SPOON_C },
+    { adds, heat, stir: 0.8, tool: 'spatula' },
+  );
 
 /** Cools, stirred now and then, to a temperature. */
 export const coolTo = (temperatureC: number, where: MethodStep['where'] = 'bowl'): MethodStep =>

@@ -106,10 +106,9 @@ export function cocoaSyrup(_: MethodRows, groups: RowGroups, pourC: number): Met
 
 /** A mirror glaze: gelatin soaked, the syrup boiled, all of it melted, blended without air, sieved, tempered down. */
 export function gelatinMirror(rows: MethodRows, groups: RowGroups, pourC: number): MethodStep[] | undefined {
-  const { gelatin, liquids, cocoa, chocolate, oils, starch } = groups;
+  const { gelatin, liquids, cocoa, chocolate, oils, starch, condensed } = groups;
   if (gelatin.length === 0 || liquids.length === 0 || starch.length > 0) return undefined;
   // Condensed milk would catch at the boil: it waits in the bowl.
-  const condensed = rows.of('syrup').filter((row) => liquids.includes(row) && anyHolds(rows, [row], 'lactose', 0.05));
   const over = whole([...chocolate, ...condensed, ...oils]);
   const boiled = liquids.filter((row) => !condensed.includes(row));
   const water = soakWater(rows, groups);

@@ -27,7 +27,7 @@ function nothingMoves({ status, change, keeps, chance, other }: BalanceOutcome):
   if (keeps !== undefined) return 'It flows as it did; nothing to move.';
   if (status !== 'lands') return undefined;
   const standing = standingOf(true, chance[0]);
-  return `It ${standing === 'lands' ? 'lands' : `is ${STANDING_WORDS[standing]}`} already, ${percent(chance[0])} likely; nothing that moves would be worth its grams.`;
+  return `It ${standing === 'lands' ? 'lands' : `is ${STANDING_WORDS[standing]}`} already, ${percent(chance[0])} likely. No change is worth its grams.`;
 }
 
 /** The first line of a proposal. */
