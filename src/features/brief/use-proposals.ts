@@ -27,16 +27,18 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
   const thread = useMemo(() => shelf && startThread(shelf), [shelf]);
   const [answer, setAnswer] = useState<Answer | undefined>();
   const [share, setShare] = useState(0);
-  const [stopped, setStopped] = useState(false);
   const [asks, setAsks] = useState(0);
+  const [stoppedAt, setStoppedAt] = useState<{ brief: Brief; asks: number } | undefined>();
+  // Holds until the brief changes or it is asked again: figures of the kitchen that arrive late start nothing.
+  const stopped = stoppedAt?.brief === brief && stoppedAt.asks === asks;
   const [fault, setFault] = useState<string | undefined>();
 
   useEffect(() => thread?.close, [thread]);
 
   // biome-ignore lint/correctness/useExhaustiveDependencies: asking again asks the same once more
   useEffect(() => {
+    if (stopped) return;
     let wanted = true;
-    setStopped(false);
     setFault(undefined);
     setShare(0);
     if (!thread) return;
@@ -59,7 +61,7 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
       wanted = false;
       clearTimeout(timer);
     };
-  }, [brief, pinned, thread, asks]);
+  }, [brief, pinned, thread, asks, stopped]);
 
   return {
     answer,
@@ -69,7 +71,7 @@ export function useProposals(brief: Brief, pinned: string | undefined, shelf: Sh
     fault,
     stop: () => {
       thread?.close();
-      setStopped(true);
+      setStoppedAt({ brief, asks });
     },
     again: () => setAsks(asks + 1),
   };
