@@ -4,12 +4,12 @@ import { compositionVector } from '../src/core/matter/components';
 import { methodFaults } from '../src/core/method/checks';
 import { type DayTask, dayOverlaps, SMALL_KITCHEN, spreadDay } from '../src/core/method/day-plan';
 import { followMethod } from '../src/core/method/follow-method';
+import { stretchesOf } from '../src/core/method/hands';
 import { USUAL_METHOD_KITCHEN } from '../src/core/method/kitchen';
 import { methodRows } from '../src/core/method/rows';
 import type { Method } from '../src/core/method/step';
 import { methodBy } from '../src/core/method/ways/ways';
 import { parseLarderCsv } from '../src/formats/larder-csv';
-import { stretchesOf } from '../src/kitchen/method/hands';
 import { type Row, report } from './report';
 
 const larder = new Map(

@@ -1,7 +1,12 @@
+import { USUAL_KITCHEN } from '@/core/pan/vessel';
+import type { FormulaFile } from '@/formats/formula-file';
+import type { Ingredient } from '@/formats/ingredient';
 import { resolveFormula } from '@/formats/resolve-formula';
-import { itemOf } from '@/kitchen/known-item';
+import { itemOf, larderOf } from '@/kitchen/known-item';
+import { keyed, knownPan } from '@/kitchen/known-pan';
+import { keyOfQuestion, proposalFor } from '@/kitchen/method/proposals';
 import { readStove } from '@/kitchen/method/stove-query';
-import { kitchenOf, workFile, workMethod } from '@/kitchen/method/work-method';
+import { kitchenOf, wayQuestion, workFile, workMethod } from '@/kitchen/method/work-method';
 import type { Database } from './db/query-builder';
 import { findFormula } from './repositories/formulas';
 import { someIngredients } from './repositories/larder';
@@ -23,4 +28,16 @@ export async function methodOf(db: Database, id: string, query: URLSearchParams)
     ? workMethod(file, resolveFormula(file, larder, 'standard'), kitchenOf(file, here.kitchenC, here.stove))
     : workFile(file, larder, 'standard');
   return { file, nameOf, worked };
+}
+
+/** What is proposed for a formula in a usual kitchen, with the question it answers; rows nobody knows are left out. Nothing where a way is chosen. */
+export function usualProposal(file: FormulaFile, ingredients: readonly Ingredient[]) {
+  if (file.method) return undefined;
+  const pan = knownPan(keyed(file), larderOf(ingredients), 'standard');
+  const question = wayQuestion(
+    { ...file, lines: file.lines.filter(({ ingredient }) => !pan.unknown.includes(ingredient)) },
+    pan.formula,
+    kitchenOf(file, USUAL_KITCHEN.kitchenC),
+  );
+  return { key: keyOfQuestion(question), proposal: proposalFor(question) };
 }

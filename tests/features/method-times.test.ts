@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { isWait } from '@/core/method/hands';
 import { USUAL_METHOD_KITCHEN } from '@/core/method/kitchen';
-import { lookOf } from '@/features/method/step-facts';
 import { timedSteps } from '@/features/method/timed-steps';
 import { resolveFormula } from '@/formats/resolve-formula';
-import { isWait } from '@/kitchen/method/hands';
+import { panLooks } from '@/kitchen/method/pan-look';
 import { kitchenOf, workMethod } from '@/kitchen/method/work-method';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import { duration } from '@/ui/duration';
@@ -57,7 +57,7 @@ describe('the line of the work', () => {
 
   it('shows the pan boiling, with pieces, then without', () => {
     const { followed } = worked('Feast day gloss');
-    const looks = followed.map((each) => lookOf(each, 2000));
+    const looks = panLooks(followed);
     expect(looks[0]?.boils).toBe(true);
     expect(looks.at(-1)).toMatchObject({ boils: false, pieces: 0, grains: 0 });
     for (const { level } of looks) expect(level > 0 && level < 1).toBe(true);

@@ -4,7 +4,7 @@ import type { MethodKitchen } from './kitchen';
 import { OFF_POUR_C } from './pan-checks';
 import type { MethodRows } from './rows';
 import type { WayId } from './step';
-import { groupsOf, type RowGroups } from './ways/groups';
+import { groupsOf } from './ways/groups';
 import { compareTrials, inThePan, methodInKitchen, offPour, type TriedMethod } from './ways/in-kitchen';
 import { suitingWays } from './ways/ways';
 
@@ -56,13 +56,17 @@ export interface MeantToBe {
   readonly isWhipped: boolean;
 }
 
-/** The ways that suit, in the order practitioners would take them for this family, each with its reason. */
-function usualOrder(
+/** A formula worked in one way; nothing where the way does not suit it. */
+export type TryOne = (way: WayId) => TriedMethod | undefined;
+
+/** The ways that suit, in the order practitioners would take them for this family, each with its reason; what is made already and warmed again is none. */
+export function usualOrder(
   rows: MethodRows,
-  groups: RowGroups,
-  suits: readonly WayId[],
+  pourC: number,
   about: MeantToBe,
 ): readonly (readonly [WayId, WayReason])[] {
+  const groups = groupsOf(rows);
+  const suits = suitingWays(rows, pourC);
   const liquidG = rows.gramsOf(groups.liquids);
   const chocolateG = rows.gramsOf(groups.chocolate);
   const hotG = rows.gramsOf(groups.liquids.filter((row) => !groups.condensed.includes(row)));
@@ -100,6 +104,7 @@ function usualOrder(
  * A generator, so that a worker can tell how far it is and leave off: it yields the share of the ways it has tried.
  *
  * @param about how fine the emulsion is meant to be, and whether it is to be whipped
+ * @param tryOne follows one way; who compares ways keeps what was followed
  * @returns nothing where no way suits it
  */
 export function* tryWays(
@@ -107,14 +112,14 @@ export function* tryWays(
   pourC: number,
   about: MeantToBe,
   kitchen: MethodKitchen,
+  tryOne: TryOne = (way) => methodInKitchen(way, rows, pourC, kitchen),
 ): Generator<number, ProposedWay | undefined> {
-  const suits = suitingWays(rows, pourC);
-  const order = usualOrder(rows, groupsOf(rows), suits, about);
+  const order = usualOrder(rows, pourC, about);
   let followedS = 0;
   let best: { way: WayId; why: WayReason; tried: TriedMethod } | undefined;
   let usual: { way: WayId; tried: TriedMethod } | undefined;
   for (const [i, [way, why]] of order.entries()) {
-    const tried = methodInKitchen(way, rows, pourC, kitchen);
+    const tried = tryOne(way);
     if (!tried) continue;
     usual ??= { way, tried };
     if (!best || compareTrials(tried, best.tried, pourC) < 0) best = { way, why, tried };

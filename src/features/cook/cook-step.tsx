@@ -1,5 +1,5 @@
 import Link from 'next/link';
-import { isWait } from '@/kitchen/method/hands';
+import { isWait } from '@/core/method/hands';
 import { stepCaution } from '@/kitchen/method/step-caution';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { wordsOfStep } from '@/kitchen/words/fitting-words';

@@ -1,4 +1,4 @@
-import { isWait } from '@/kitchen/method/hands';
+import { isWait } from '@/core/method/hands';
 import type { TimedStep } from './timed-steps';
 
 const WIDTH = 1000;

@@ -1,4 +1,5 @@
-import { isWait } from '@/kitchen/method/hands';
+import { timesOf } from '@/core/method/hands';
+import { preparationOf } from '@/core/method/preparation';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { duration } from '@/ui/duration';
 import { TimeOfDay } from '@/ui/time-of-day';
@@ -14,7 +15,8 @@ export function MethodHead({
   start: number | undefined;
   onStart: (minutes: number | undefined) => void;
 }) {
-  const hands = method.followed.reduce((sum, each) => sum + (isWait(each) ? 0 : each.seconds), 0);
+  const { handsS } = timesOf(method.followed);
+  const { weighS, knifeS, cutRows } = preparationOf(method.rows, method.followed);
   const stands = method.followed.some(({ step }) => step.end.kind === 'stand');
   const lasts = method.seconds / 60;
   return (
@@ -28,7 +30,10 @@ export function MethodHead({
           <TimeOfDay label="Ready at" minutes={start + lasts} onMinutes={(end) => onStart(end - Math.round(lasts))} />.{' '}
         </>
       )}
-      <span className="text-mute">{duration(hands)} of it are hands.</span>{' '}
+      <span className="text-mute">
+        {duration(handsS + weighS + knifeS)} hands-on, with {duration(weighS + knifeS)} before it to weigh
+        {cutRows.length > 0 && ' and chop'}.
+      </span>{' '}
       {start === undefined && (
         <button
           type="button"
@@ -38,7 +43,7 @@ export function MethodHead({
             onStart(now.getHours() * 60 + now.getMinutes());
           }}
         >
-          starting now
+          Set a time
         </button>
       )}
     </h2>

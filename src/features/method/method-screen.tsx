@@ -3,17 +3,21 @@
 import { Printer, Undo2 } from 'lucide-react';
 import Link from 'next/link';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { DEFAULT_PROCESS } from '@/core/matter/process';
 import { movedStep } from '@/core/method/edit-steps';
 import type { Mend } from '@/core/method/mends/mend';
-import { massG } from '@/core/pan/pan';
-import { prepareBatch } from '@/core/predict/state';
-import { chocolateColour } from '@/core/shine/colour';
-import type { FormulaFile } from '@/formats/formula-file';
+import { preparationOf } from '@/core/method/preparation';
+import type { WayId } from '@/core/method/step';
+import { utensilsOf } from '@/core/method/utensils';
+import { nth } from '@/core/nth';
 import type { Ingredient } from '@/formats/ingredient';
+import { panLooks } from '@/kitchen/method/pan-look';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { wordsOfStep } from '@/kitchen/words/fitting-words';
+import { UTENSIL_WORDS } from '@/kitchen/words/utensil-words';
+import { Button } from '@/ui/button';
 import { CookThis } from '@/ui/cook-this';
+import { listed, percent } from '@/ui/format';
+import { PanPicture } from '@/ui/pan-picture';
 import { PoursSwitch } from '@/ui/pours/pours-switch';
 import { SaveNotice, saveWords } from '@/ui/saving/save-notice';
 import { Steps } from '@/ui/steps';
@@ -23,15 +27,14 @@ import { useStove } from '@/ui/use-stove';
 import { CalendarLink } from './calendar-link';
 import { HandsStrip } from './hands-strip';
 import { MethodHead } from './method-head';
-import { PanPicture } from './pan-picture';
 import { SettingTable } from './setting-table';
 import { StepDetail } from './step-detail';
-import { lookOf } from './step-facts';
 import { StepsList } from './steps-list';
 import { AirSentence, StoveSentence } from './stove-sentence';
 import { TemperatureChart } from './temperature-chart';
 import { timedSteps } from './timed-steps';
 import { type MethodDraft, type OpenedMethod, useMethodDraft } from './use-method-draft';
+import { WaysTable } from './ways-table';
 
 interface MethodProps {
   readonly id: string;
@@ -48,6 +51,10 @@ export function MethodScreen({ id, opened, ingredients }: MethodProps) {
   // Tells when the page listens.
   const [ready, setReady] = useState(false);
   useEffect(() => setReady(true), []);
+  const takeWay = (way: WayId) => {
+    setChosen(0);
+    draft.choose(way);
+  };
   const place = Math.min(chosen, (method?.followed.length ?? 1) - 1);
 
   return (
@@ -79,10 +86,7 @@ export function MethodScreen({ id, opened, ingredients }: MethodProps) {
               method={method}
               names={pan.names}
               chosen={place}
-              onWay={(way) => {
-                setChosen(0);
-                draft.choose(way);
-              }}
+              onWay={takeWay}
               onChoose={setChosen}
               onMove={(from, to) => {
                 draft.edit(movedStep(stepsOf(method), from, to));
@@ -90,7 +94,7 @@ export function MethodScreen({ id, opened, ingredients }: MethodProps) {
               }}
             />
           </div>
-          <TheLine id={id} file={file} method={method} names={pan.names} place={place} onChoose={setChosen} />
+          <TheLine id={id} draft={draft} method={method} place={place} onChoose={setChosen} onWay={takeWay} />
           <div className="thin-scroll border-rule bg-sheet max-lg:border-t lg:overflow-y-auto lg:border-l">
             <StepDetail
               method={method}
@@ -106,6 +110,10 @@ export function MethodScreen({ id, opened, ingredients }: MethodProps) {
             />
           </div>
         </main>
+      ) : draft.ways.share !== undefined ? (
+        <Trying share={draft.ways.share} />
+      ) : draft.ways.isLost ? (
+        <NotTried onAgain={draft.ways.again} />
       ) : (
         <NoWay />
       )}
@@ -147,25 +155,56 @@ function NoWay() {
   );
 }
 
+/** Pans, bowls and tools a method is worked with. */
+function utensilsWords({ rows, followed }: WorkedMethod): string[] {
+  const cuts = preparationOf(rows, followed).cutRows.length > 0;
+  return utensilsOf(followed, cuts).map((each) => UTENSIL_WORDS[each]);
+}
+
+/** The ways of working are being tried, of which one will be proposed. */
+function Trying({ share }: { share: number }) {
+  return (
+    <main className="flex-1 px-6 py-10">
+      <p role="status" className="text-mute">
+        Trying the ways to make it in this kitchen, {percent(share)}…
+      </p>
+      <progress className="mt-2 w-72 accent-enamel" value={share} aria-label="Ways tried" />
+    </main>
+  );
+}
+
+function NotTried({ onAgain }: { onAgain: () => void }) {
+  return (
+    <main className="flex-1 px-6 py-10">
+      <p role="alert">No way could be proposed: the server cannot be reached.</p>
+      <Button className="mt-2" onClick={onAgain}>
+        Try again
+      </Button>
+    </main>
+  );
+}
+
 /** The work on a line: when it pours, temperature against time, hands and waits, and what the pan looks like. */
 function TheLine({
   id,
-  file,
+  draft,
   method,
-  names,
   place,
   onChoose,
+  onWay,
 }: {
   id: string;
-  file: FormulaFile;
+  draft: MethodDraft;
   method: WorkedMethod;
-  names: readonly string[];
   place: number;
   onChoose: (step: number) => void;
+  onWay: (way: WayId) => void;
 }) {
+  const { file } = draft;
+  const { names } = draft.pan;
   const [start, setStart] = useState<number | undefined>();
   const timed = useMemo(() => timedSteps(method.followed), [method]);
-  const mostG = Math.max(...timed.map(({ followed }) => massG(followed.end)));
+  const looks = useMemo(() => panLooks(method.followed), [method]);
   const clock = useCallback(
     (minutes: number) => (start === undefined ? `${Math.round(minutes)} min` : clockOf(start + minutes)),
     [start],
@@ -178,6 +217,7 @@ function TheLine({
         id={id}
         grams={file.lines.reduce((sum, { grams }) => sum + grams, 0)}
       />
+      <p>You need: {listed(utensilsWords(method))}.</p>
       <StoveSentence file={file} inMicrowave={method.followed.some(({ bursts }) => bursts !== undefined)} />
       <AirSentence />
       {start !== undefined && <CalendarLink id={id} start={start} />}
@@ -195,17 +235,14 @@ function TheLine({
               aria-pressed={step === place}
               className="w-28 rounded-lg p-2 text-center text-[13px] leading-tight hover:bg-enamel-wash/60 aria-pressed:bg-enamel-wash"
             >
-              <PanPicture
-                look={lookOf(followed, mostG)}
-                colour={chocolateColour(prepareBatch(followed.end.liquid, DEFAULT_PROCESS).mixture)}
-                name={`The pan after step ${step + 1}`}
-              />
+              <PanPicture look={nth(looks, step)} name={`The pan after step ${step + 1}`} />
               <span className="mt-1 block font-semibold">{wordsOfStep(followed).looks}</span>
               <span className="text-mute">step {step + 1}</span>
             </button>
           </li>
         ))}
       </ul>
+      <WaysTable method={method} ways={draft.ways} carried={draft.carried} onWay={onWay} />
       <SettingTable key={method.way} method={method} />
     </div>
   );

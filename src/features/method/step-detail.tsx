@@ -4,7 +4,9 @@ import type { MethodFault } from '@/core/method/fault';
 import type { FollowedStep } from '@/core/method/follow-method';
 import type { Mend } from '@/core/method/mends/mend';
 import type { MethodStep } from '@/core/method/step';
+import { nth } from '@/core/nth';
 import { capital } from '@/formats/capital';
+import { panLooks } from '@/kitchen/method/pan-look';
 import { reheatingSplash } from '@/kitchen/method/reheating';
 import { stepCaution } from '@/kitchen/method/step-caution';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
@@ -17,6 +19,7 @@ import { HEAT_SENTENCES } from '@/kitchen/words/step-words';
 import { Button } from '@/ui/button';
 import { duration } from '@/ui/duration';
 import { celsius, centimetres, percent, significant, weight } from '@/ui/format';
+import { PanPicture } from '@/ui/pan-picture';
 import { StepEditor } from './edit/step-editor';
 import { StepFigures } from './step-figures';
 import { useMends } from './use-mends';
@@ -25,25 +28,6 @@ import { useMends } from './use-mends';
 function handsWords({ step }: FollowedStep): string {
   const heat = step.where === 'aside' ? 'Beside the pan' : capital(HEAT_SENTENCES[step.heat ?? 'none']);
   return step.tool ? `${heat}, ${TOOL_WORDS[step.tool]}` : heat;
-}
-
-/** Where practitioners disagree: what speaks for the other ways that suit this formula. */
-function OtherWays({ method: { way, ways } }: { method: WorkedMethod }) {
-  const others = ways.filter((each) => each !== way && each !== 'reheated');
-  if (others.length === 0) return null;
-  return (
-    <>
-      <h3 className="mt-3 font-sans font-semibold">Others work otherwise</h3>
-      <ul>
-        {others.map((each) => (
-          <li key={each} className="border-rule border-t py-1.5">
-            <span className="font-medium">{WAY_WORDS[each].name}</span>
-            <span className="block text-[13.5px] text-mute">{WAY_WORDS[each].for}</span>
-          </li>
-        ))}
-      </ul>
-    </>
-  );
 }
 
 /** What is wrong, each with one press that mends it, where one does. */
@@ -110,6 +94,7 @@ export function StepDetail({
         : undefined,
     [method, formula],
   );
+  const looks = useMemo(() => panLooks(method.followed), [method]);
   const followed = method.followed[place];
   if (!followed) return null;
   const words = wordsOfStep(followed);
@@ -130,7 +115,21 @@ export function StepDetail({
           {isChanging ? 'Done' : 'Change'}
         </button>
       </div>
-      {!isChanging && <p className="text-mute">{handsWords(followed)}</p>}
+      {!isChanging && (
+        <>
+          <p className="text-mute">{handsWords(followed)}</p>
+          {followed.step.where !== 'aside' && (
+            <figure className="mt-2 rounded-xl border border-rule bg-bench p-3">
+              <PanPicture
+                look={nth(looks, place)}
+                name={`The pan after step ${place + 1}`}
+                className="mx-auto h-[168px] w-48"
+              />
+              <figcaption className="mt-1 text-center font-semibold">{words.looks}</figcaption>
+            </figure>
+          )}
+        </>
+      )}
       <Faults method={method} faults={faults} names={names} onMend={onMend} />
       {followed.step.where === 'aside' ? (
         <p className="mt-2 text-mute">Beside the pan, about {duration(followed.seconds)}; it goes in later.</p>
@@ -159,7 +158,6 @@ export function StepDetail({
       <p>
         {method.proposal ? proposalSentence(method.proposal, celsius) : 'Chosen here.'} {WAY_WORDS[method.way].for}
       </p>
-      <OtherWays method={method} />
       <p className="mt-1 text-mute">
         In all {weight(Math.round(method.followed.at(-1)?.end.lostWaterG ?? 0))} of water boil off; once you choose a
         way, the bench reckons with that, with its emulsion and its cooked starch.

@@ -1,7 +1,6 @@
+import { effectOf } from '@/core/method/way-summary';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { WorkedMethod } from './work-method';
-
-const hundredth = (value: number) => Math.round(100 * value) / 100;
 
 /**
  * A formula that is made by a method: what the method does to the batch is what the predictions reckon with from now on: how much of the starch
@@ -12,12 +11,12 @@ const hundredth = (value: number) => Math.round(100 * value) / 100;
  */
 export function withMethod(file: FormulaFile, worked: WorkedMethod): FormulaFile {
   const method = worked.kept;
-  const last = worked.followed.at(-1)?.end;
-  if (!last || worked.way === 'reheated') return { ...file, method };
+  const effect = effectOf(worked.followed);
+  if (!effect || worked.way === 'reheated') return { ...file, method };
   return {
     ...file,
     method,
-    process: { ...file.process, cook: hundredth(last.cook), mix: hundredth(last.mix) },
-    yield: { bowlLossGrams: 0, ...file.yield, evaporationGrams: Math.round(last.lostWaterG) },
+    process: { ...file.process, cook: effect.cook, mix: effect.mix },
+    yield: { bowlLossGrams: 0, ...file.yield, evaporationGrams: effect.evaporationG },
   };
 }

@@ -4,8 +4,8 @@ import type { MixingLine } from '@/core/matter/mixing';
 import type { Process } from '@/core/matter/process';
 import type { MethodFault } from '@/core/method/fault';
 import type { FollowedStep } from '@/core/method/follow-method';
+import { timesOf } from '@/core/method/hands';
 import { type MethodKitchen, USUAL_METHOD_KITCHEN } from '@/core/method/kitchen';
-import { type MeantToBe, type ProposedWay, proposeWay } from '@/core/method/propose';
 import { type MethodRows, methodRows } from '@/core/method/rows';
 import type { WayId } from '@/core/method/step';
 import { methodInKitchen, tried } from '@/core/method/ways/in-kitchen';
@@ -18,6 +18,7 @@ import type { FormulaFile } from '@/formats/formula-file';
 import type { FileMethod } from '@/formats/method';
 import { type LarderComposition, resolveFormula } from '@/formats/resolve-formula';
 import { stepsOfFile } from './file-steps';
+import { type Proposal, proposalFor, type WayQuestion } from './proposals';
 import { rowHints } from './row-hints';
 
 /** °C poured at where a formula names no pour. */
@@ -27,7 +28,7 @@ const USUAL_POUR_C = 35;
 export interface WorkedMethod {
   readonly way: WayId;
   /** why it is proposed; nothing where it was chosen */
-  readonly proposal: Pick<ProposedWay, 'why' | 'togetherC' | 'instead'> | undefined;
+  readonly proposal: Proposal | undefined;
   /** all ways that suit the formula */
   readonly ways: readonly WayId[];
   readonly pourC: number;
@@ -74,25 +75,20 @@ export function kitchenOf({ brief }: Pick<FormulaFile, 'brief'>, kitchenC: numbe
   };
 }
 
-/** Proposals that were worked out: trying ways takes longer than following one. */
-const known = new Map<string, ProposedWay | undefined>();
-const MOST_KNOWN = 200;
-
-/** {@link proposeWay}, once for each pan in each kitchen. */
-function proposedFor(rows: MethodRows, pourC: number, about: MeantToBe, kitchen: MethodKitchen) {
-  const { offsets: _, ...place } = kitchen;
-  const key = JSON.stringify([
-    rows.lines.map(({ perGram, grams, ph }) => [...perGram, grams, ph]),
-    rows.hints,
-    pourC,
-    about,
-    place,
-  ]);
-  if (known.has(key)) return known.get(key);
-  const found = proposeWay(rows, pourC, about, kitchen);
-  if (known.size >= MOST_KNOWN) known.clear();
-  known.set(key, found);
-  return found;
+/** A formula in a kitchen, as its ways are tried. */
+export function wayQuestion(
+  file: Pick<FormulaFile, 'lines' | 'moments' | 'use' | 'process' | 'brief'>,
+  { lines, process }: { readonly lines: readonly MixingLine[]; readonly process: Process },
+  stove: MethodKitchen,
+): WayQuestion {
+  return {
+    // Plain, so that it can be sent: of a row a method reads no more.
+    lines: lines.map(({ perGram, grams, ph }) => ({ perGram, grams, ph })),
+    hints: rowHints(file.lines),
+    pourC: pourOf(file),
+    about: { mix: file.process.mix, isWhipped: file.brief?.jobs.some(({ use }) => use === 'whip') ?? false },
+    kitchen: { ...stove, offsets: offsetsOf(process) },
+  };
 }
 
 /**
@@ -100,33 +96,39 @@ function proposedFor(rows: MethodRows, pourC: number, about: MeantToBe, kitchen:
  *
  * @param formula as it is resolved, row by row as in the file
  * @param stove the kitchen it is worked in; what its tests taught comes with the formula
+ * @param propose finds a way where none is chosen
  * @returns nothing where no way suits it
  */
 export function workMethod(
   file: Pick<FormulaFile, 'lines' | 'moments' | 'use' | 'process' | 'brief' | 'method'>,
-  { lines, process }: { readonly lines: readonly MixingLine[]; readonly process: Process },
+  formula: { readonly lines: readonly MixingLine[]; readonly process: Process },
   stove: MethodKitchen,
+  propose: (question: WayQuestion) => Proposal | undefined = proposalFor,
 ): WorkedMethod | undefined {
-  const kitchen: MethodKitchen = { ...stove, offsets: offsetsOf(process) };
-  const rows = methodRows(lines, rowHints(file.lines));
-  const pourC = pourOf(file);
-  const isWhipped = file.brief?.jobs.some(({ use }) => use === 'whip') ?? false;
+  const question = wayQuestion(file, formula, stove);
+  const { hints, pourC, kitchen } = question;
+  const rows = methodRows(formula.lines, hints);
   const ways = suitingWays(rows, pourC);
   if (ways.length === 0) return undefined;
   const chosen = file.method?.way;
   const own = file.method?.steps;
   const isChosen = chosen !== undefined && (own !== undefined || ways.includes(chosen));
-  const proposed = isChosen ? undefined : proposedFor(rows, pourC, { mix: file.process.mix, isWhipped }, kitchen);
+  const proposal = isChosen ? undefined : propose(question);
   const worked = own
-    ? tried(rows, { way: chosen ?? proposed?.way ?? 'pouredOver', steps: stepsOfFile(own, file.lines) }, kitchen, pourC)
+    ? tried(
+        rows,
+        { way: chosen ?? proposal?.method.way ?? 'pouredOver', steps: stepsOfFile(own, file.lines) },
+        kitchen,
+        pourC,
+      )
     : isChosen
       ? methodInKitchen(chosen, rows, pourC, kitchen)
-      : proposed && tried(rows, proposed.tried.method, kitchen, pourC);
+      : proposal && tried(rows, proposal.method, kitchen, pourC);
   if (!worked) return undefined;
   const { method, followed, faults } = worked;
   return {
     way: method.way,
-    proposal: proposed && { why: proposed.why, togetherC: proposed.togetherC, instead: proposed.instead },
+    proposal,
     ways,
     pourC,
     rows,
@@ -134,7 +136,7 @@ export function workMethod(
     kept: { way: method.way, ...(own ? { steps: own } : {}) },
     followed,
     faults,
-    seconds: followed.reduce((sum, { seconds, step }) => sum + (step.where === 'aside' ? 0 : seconds), 0),
+    seconds: timesOf(followed).seconds,
   };
 }
 

@@ -8,7 +8,7 @@ import { capital } from '@/formats/capital';
 export const WAY_WORDS: Readonly<Record<WayId, { readonly name: string; readonly for: string }>> = {
   pouredOver: {
     name: 'rolling boil, poured over, waited on',
-    for: 'The heat of the cream alone melts the chocolate: nothing scorches, and the middle is stirred smooth last.',
+    for: 'The cream’s heat alone melts the chocolate. Nothing scorches.',
   },
   simmered: {
     name: 'gentle simmer, chocolate melted in it',
@@ -16,11 +16,11 @@ export const WAY_WORDS: Readonly<Record<WayId, { readonly name: string; readonly
   },
   microwave: {
     name: 'bursts in the microwave',
-    for: 'One bowl and no flame; short bursts, because the middle scorches before the rest is warm.',
+    for: 'One bowl, no flame. Short bursts: the middle scorches before the rest is warm.',
   },
   waterBath: {
     name: 'in a bowl over simmering water',
-    for: 'Steam warms gently and does not catch at the base. For much chocolate to little cream. Let no drop of water in.',
+    for: 'Steam warms gently and does not catch at the base. For much chocolate to little cream.',
   },
   creamInMicrowave: {
     name: 'cream heated in the microwave, chocolate into it',
@@ -99,7 +99,7 @@ const REASON_WORDS: Readonly<Record<WayReason, string>> = {
 };
 
 /** What a way would leave wrong, after “would”. */
-const WOULD_WORDS: Readonly<Record<MethodFault['kind'] | 'abovePour', string>> = {
+export const WOULD_WORDS: Readonly<Record<MethodFault['kind'] | 'abovePour', string>> = {
   overflows: 'not fit the pan',
   boilsOver: 'boil over',
   undissolved: 'leave sugar undissolved',

@@ -2,6 +2,7 @@ import type { Metadata } from 'next';
 import { notFound } from 'next/navigation';
 import { MethodScreen } from '@/features/method/method-screen';
 import { sharedDatabase } from '@/server/db/database';
+import { usualProposal } from '@/server/method-of';
 import { findFormula } from '@/server/repositories/formulas';
 import { someIngredients } from '@/server/repositories/larder';
 
@@ -21,17 +22,14 @@ export default async function MethodPage({ params }: Props) {
   const formula = await findFormula(db, id);
   if (!formula) notFound();
   const { revision, baseId, file } = formula;
+  const used = file.lines.map(({ ingredient }) => ingredient);
+  const ingredients = await someIngredients(db, used);
   return (
     <MethodScreen
       key={id}
       id={id}
-      opened={{ revision, baseId, file }}
-      ingredients={
-        await someIngredients(
-          db,
-          file.lines.map(({ ingredient }) => ingredient),
-        )
-      }
+      opened={{ revision, baseId, file, proposed: usualProposal(file, ingredients) }}
+      ingredients={ingredients}
     />
   );
 }

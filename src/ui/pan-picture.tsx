@@ -1,4 +1,4 @@
-import type { PanLook } from './step-facts';
+import type { PanLook } from '@/kitchen/method/pan-look';
 
 const WIDTH = 96;
 const HEIGHT = 84;
@@ -17,7 +17,16 @@ const SPOTS = [
 ] as const;
 
 /** A pan from the side: its level, the colour of what is in it, pieces, grains and bubbles. */
-export function PanPicture({ look, colour, name }: { look: PanLook; colour: string; name: string }) {
+export function PanPicture({
+  look,
+  name,
+  className = 'h-[84px] w-24',
+}: {
+  look: PanLook;
+  name: string;
+  /** how large */
+  className?: string;
+}) {
   const depth = look.level * (HEIGHT - 12);
   const top = HEIGHT - WALL - depth;
   const inside = WIDTH - 2 * WALL;
@@ -27,8 +36,8 @@ export function PanPicture({ look, colour, name }: { look: PanLook; colour: stri
   });
   const pieces = look.pieces > 0.002 ? Math.max(Math.round(look.pieces * 14), 2) : 0;
   return (
-    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className="block h-[84px] w-24" role="img" aria-label={name}>
-      <rect x={WALL} y={top} width={inside} height={depth} fill={colour} />
+    <svg viewBox={`0 0 ${WIDTH} ${HEIGHT}`} className={`block ${className}`} role="img" aria-label={name}>
+      <rect x={WALL} y={top} width={inside} height={depth} fill={look.colour} />
       {look.grains > 0.002 &&
         SPOTS.map((spot) => {
           const { x, y } = at(spot);
