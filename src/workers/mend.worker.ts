@@ -4,9 +4,10 @@ import { methodFaults } from '@/core/method/checks';
 import type { MethodFault } from '@/core/method/fault';
 import { followMethod } from '@/core/method/follow-method';
 import type { MethodKitchen } from '@/core/method/kitchen';
-import { type Mend, mendOf } from '@/core/method/mends/mend';
+import { mendOf } from '@/core/method/mends/mend';
 import { methodRows, type RowHint } from '@/core/method/rows';
 import type { Method } from '@/core/method/step';
+import { type MendPreview, previewMend } from '@/kitchen/method/mend-preview';
 
 /** A method that something is wrong with, as it is sent here. */
 export interface MendQuestion {
@@ -18,13 +19,16 @@ export interface MendQuestion {
 }
 
 const door = {
-  /** What mends some of its faults: one answer each, nothing where nothing helps. */
-  async mends(question: MendQuestion, faults: readonly MethodFault[]): Promise<readonly (Mend | undefined)[]> {
+  /** What mends some of its faults, and what that does: one answer each, nothing where nothing helps. */
+  async mends(question: MendQuestion, faults: readonly MethodFault[]): Promise<readonly (MendPreview | undefined)[]> {
     const { lines, hints, method, kitchen, pourC } = question;
     const rows = methodRows(lines, hints);
     const followed = followMethod(rows, method, kitchen);
     const judged = { rows, method, kitchen, pourC, followed, faults: methodFaults(rows, followed, pourC) };
-    return faults.map((fault) => mendOf(fault, judged));
+    return faults.map((fault) => {
+      const mend = mendOf(fault, judged);
+      return mend && previewMend(mend, judged);
+    });
   },
 };
 

@@ -33,7 +33,7 @@ test('a method is worked out, step by step, and another way is chosen and kept',
   await expect(detail).toContainText('melts all of it');
   await expect(detail).toContainText('scald');
 
-  await page.getByRole('button', { name: 'starting now' }).click();
+  await page.getByRole('button', { name: 'Set a time' }).click();
   const start = page.getByLabel('Start at');
   await start.fill('14:08');
   const ready = page.getByLabel('Ready at');

@@ -12,7 +12,7 @@ import { stepCaution } from '@/kitchen/method/step-caution';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { wordsOfStep } from '@/kitchen/words/fitting-words';
-import { mendSentence } from '@/kitchen/words/mend-words';
+import { mendSentence, previewSentence } from '@/kitchen/words/mend-words';
 import { faultSentence } from '@/kitchen/words/method-fault-words';
 import { proposalSentence, TOOL_WORDS, WAY_WORDS } from '@/kitchen/words/method-words';
 import { HEAT_SENTENCES } from '@/kitchen/words/step-words';
@@ -52,14 +52,17 @@ function Faults({
     row: (row: number) => names[row] ?? '',
   };
   return faults.map((fault, i) => {
-    const mend = mends[i];
+    const preview = mends[i];
     return (
       <div key={JSON.stringify(fault)} className="mt-2 rounded-lg bg-off-wash px-3 py-2 text-off">
         <p role="alert">{faultSentence(fault, numbers)}</p>
-        {mend && (
-          <Button className="mt-1 w-full text-ink" onClick={() => onMend(mend)}>
-            {mendSentence(mend, centimetres)}
-          </Button>
+        {preview && (
+          <>
+            <Button className="mt-1 w-full text-ink" onClick={() => onMend(preview.mend)}>
+              {mendSentence(preview.mend, centimetres)}
+            </Button>
+            <p className="mt-1 text-[13.5px] text-ink">{previewSentence(preview, numbers)}</p>
+          </>
         )}
       </div>
     );

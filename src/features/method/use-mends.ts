@@ -1,14 +1,14 @@
 import { useEffect, useRef, useState } from 'react';
 import type { MethodFault } from '@/core/method/fault';
-import type { Mend } from '@/core/method/mends/mend';
+import type { MendPreview } from '@/kitchen/method/mend-preview';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import type { MendDoor } from '@/workers/mend.worker';
 import { type Thread, threadOf } from '@/workers/thread';
 
 /** What mends the faults that are looked at, worked out beside the screen; until it is known there is none. */
-export function useMends(method: WorkedMethod, faults: readonly MethodFault[]): readonly (Mend | undefined)[] {
+export function useMends(method: WorkedMethod, faults: readonly MethodFault[]): readonly (MendPreview | undefined)[] {
   const thread = useRef<Thread<MendDoor> | undefined>(undefined);
-  const [mends, setMends] = useState<readonly (Mend | undefined)[]>([]);
+  const [mends, setMends] = useState<readonly (MendPreview | undefined)[]>([]);
   const asked = JSON.stringify(faults);
 
   useEffect(() => () => thread.current?.close(), []);

@@ -1,4 +1,6 @@
 import type { Mend } from '@/core/method/mends/mend';
+import type { MendPreview } from '../method/mend-preview';
+import type { FaultNumbers } from './method-fault-words';
 
 /** What the press beside a fault does. */
 const MEND_WORDS: Readonly<Record<Exclude<Mend['kind'], 'widerPan'>, string>> = {
@@ -43,4 +45,22 @@ const MEND_WORDS: Readonly<Record<Exclude<Mend['kind'], 'widerPan'>, string>> = 
  */
 export function mendSentence(mend: Mend, centimetres: (cm: number) => string): string {
   return mend.kind === 'widerPan' ? `Take a pan ${centimetres(100 * mend.panM)} wide` : MEND_WORDS[mend.kind];
+}
+
+/** s below which a difference is no difference. */
+const SAME_S = 15;
+
+/** What a mend does, before it is taken. */
+export function previewSentence(
+  { added, removed, longerS, endC, left }: MendPreview,
+  { duration, celsius }: Pick<FaultNumbers, 'duration' | 'celsius'>,
+): string {
+  const parts = [
+    ...added.map((name) => `adds “${name}”`),
+    ...removed.map((name) => `takes out “${name}”`),
+    Math.abs(longerS) < SAME_S ? 'as long as now' : `${duration(Math.abs(longerS))} ${longerS > 0 ? 'longer' : 'less'}`,
+    ...(endC === undefined ? [] : [`ends at ${celsius(endC)}`]),
+  ];
+  const rest = left === 0 ? 'Then nothing is wrong.' : `${left} ${left === 1 ? 'problem is' : 'problems are'} left.`;
+  return `What it does: ${parts.join(', ')}. ${rest}`;
 }

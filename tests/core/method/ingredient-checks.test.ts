@@ -2,12 +2,14 @@ import { describe, expect, it } from 'vitest';
 import { methodFaults } from '@/core/method/checks';
 import { followMethod } from '@/core/method/follow-method';
 import { USUAL_METHOD_KITCHEN } from '@/core/method/kitchen';
-import { mendOf } from '@/core/method/mends/mend';
+import { type Mend, mendOf } from '@/core/method/mends/mend';
 import { methodRows } from '@/core/method/rows';
 import { mayCurdle, phOf } from '@/core/method/sourness';
 import type { Method } from '@/core/method/step';
 import { boil, step } from '@/core/method/ways/parts';
 import { methodBy } from '@/core/method/ways/ways';
+import { previewMend } from '@/kitchen/method/mend-preview';
+import { previewSentence } from '@/kitchen/words/mend-words';
 import { perGram } from '../../support/pan';
 
 const PH: Readonly<Record<string, number>> = { 'puree-raspberry': 3.2, 'cream-35': 6.7, honey: 3.9, 'milk-whole': 6.7 };
@@ -96,6 +98,22 @@ describe('cocoa', () => {
     const mend = mendOf(bad.faults[0] as (typeof bad.faults)[number], bad);
     expect(mend?.kind).toBe('cocoaWithSugar');
     expect(mend && 'steps' in mend && mend.steps[0]?.adds.map(({ row }) => row)).toEqual([0, 1, 2]);
+  });
+
+  it('tells before the press what the mend does', () => {
+    const bad = judged(rows, onBoiling);
+    const mend = mendOf(bad.faults[0] as (typeof bad.faults)[number], bad) as Mend;
+    const preview = previewMend(mend, bad);
+    const after = judged(rows, { ...onBoiling, steps: 'steps' in mend ? mend.steps : [] });
+    expect(preview.left).toBe(after.faults.length);
+    expect(preview.endC).toBe(after.followed.at(-1)?.end.temperatureC);
+    expect(preview.added.length - preview.removed.length).toBe(after.followed.length - bad.followed.length);
+    const words = previewSentence(preview, {
+      celsius: (c) => `${Math.round(c)} C`,
+      duration: (s) => `${Math.round(s)} s`,
+    });
+    expect(words).toContain('Then nothing is wrong.');
+    expect(words).toContain(`ends at ${Math.round(preview.endC ?? 0)} C`);
   });
 
   it('goes in with the sugar by the way itself', () => {
