@@ -26,13 +26,16 @@ describe('the work in a calendar', () => {
     '$file.name: an event a step, one after the other, on the kitchen’s clock',
     ({ file, worked, text }) => {
       const events = readBack(text);
-      expect(events).toHaveLength(worked.followed.filter(({ seconds }) => seconds > 0).length);
+      // One more to weigh before it.
+      expect(events).toHaveLength(1 + worked.followed.filter(({ seconds }) => seconds > 0).length);
       for (const event of events) {
         expect(event.summary).toContain(file.name);
         expect(event.startDate.zone.tzid).toBe('floating');
         expect(event.endDate.compare(event.startDate)).toBe(1);
       }
-      expect(events[0]?.startDate.toString()).toBe('2026-11-28T23:50:00');
+      expect(events[0]?.endDate.toString()).toBe('2026-11-28T23:50:00');
+      expect(events[0]?.description).toContain('You need');
+      expect(events[1]?.startDate.toString()).toBe('2026-11-28T23:50:00');
       const last = events.at(-1)?.endDate.subtractDate(ICAL.Time.fromDateTimeString('2026-11-28T23:50:00'));
       expect(Math.abs((last?.toSeconds() ?? 0) - worked.seconds)).toBeLessThanOrEqual(90);
       expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length);
@@ -43,7 +46,12 @@ describe('the work in a calendar', () => {
     const gloss = planned.find(({ file }) => file.name === 'Feast day gloss');
     const events = readBack(gloss?.text ?? '');
     expect(events.at(-1)?.startDate.toString()).toMatch(/^2026-11-29T/);
-    expect(events[0]?.description).toContain('850 g Whipping cream 35 %, 240 g Glucose syrup');
+    for (const event of events.slice(0, 2)) {
+      expect(event.description).toContain('850 g Whipping cream 35 %, 240 g Glucose syrup');
+    }
+    // The pour and its warmth stand with the last step, a caution with the one it is for.
+    expect(events.at(-1)?.description).toContain(`It pours at ${gloss?.worked.pourC} °C.`);
+    expect(events[1]?.description).toContain('scald');
   });
 
   it('holds a whole day: each formula from its own start, also from the evening before', () => {
@@ -56,9 +64,10 @@ describe('the work in a calendar', () => {
     }));
     const events = readBack(workCalendar('2026-11-28', works));
     expect(events).toHaveLength(
-      works.reduce((sum, { worked }) => sum + worked.followed.filter(({ seconds }) => seconds > 0).length, 0),
+      works.reduce((sum, { worked }) => sum + 1 + worked.followed.filter(({ seconds }) => seconds > 0).length, 0),
     );
-    expect(events[0]?.startDate.toString()).toBe('2026-11-27T23:30:00');
+    expect(events[0]?.endDate.toString()).toBe('2026-11-27T23:30:00');
+    expect(events[1]?.startDate.toString()).toBe('2026-11-27T23:30:00');
     expect(new Set(events.map(({ uid }) => uid)).size).toBe(events.length);
   });
 

@@ -11,6 +11,8 @@ const styles = StyleSheet.create({
   what: { flex: 1 },
   name: { fontWeight: 'bold' },
   figures: { width: 70, textAlign: 'right', fontFamily: MONO },
+  weigh: { marginTop: 8, marginBottom: 8, borderTopWidth: 0.5, borderColor: '#999' },
+  row: { flexDirection: 'row', borderBottomWidth: 0.5, borderColor: '#ccc', paddingVertical: 2 },
   small: { fontSize: 9, marginTop: 2 },
 });
 
@@ -22,8 +24,18 @@ export function methodPdf(paper: MethodPaper): Promise<Buffer> {
     <Document title={paper.name}>
       <Page size="A4" style={styles.page}>
         <Text style={styles.title}>{plain(paper.name)}</Text>
-        <Text>{plain(paper.about)}</Text>
-        {paper.steps.map(({ name, rows, how, looks, note, time, warmth }, i) => (
+        <Text>{plain([paper.about, paper.pours].filter((words) => words !== '').join(' '))}</Text>
+        <Text style={styles.small}>{plain(paper.needs)}</Text>
+        <View style={styles.weigh}>
+          {paper.weigh.map(([name, weight], i) => (
+            // biome-ignore lint/suspicious/noArrayIndexKey: rows of a formula may be alike
+            <View key={i} style={styles.row}>
+              <Text style={styles.what}>{plain(name)}</Text>
+              <Text style={styles.figures}>{plain(weight)}</Text>
+            </View>
+          ))}
+        </View>
+        {paper.steps.map(({ name, rows, how, looks, note, time, at, warmth, caution }, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: steps stand in the order of the work; two may be alike
           <View key={i} style={styles.step} wrap={false}>
             <Text style={styles.place}>{i + 1}</Text>
@@ -32,8 +44,10 @@ export function methodPdf(paper: MethodPaper): Promise<Buffer> {
               {rows !== '' && <Text>{plain(rows)}</Text>}
               <Text style={styles.small}>{plain([how, looks].filter((words) => words !== '').join('. '))}</Text>
               {note !== '' && <Text style={styles.small}>{plain(note)}</Text>}
+              {caution !== '' && <Text style={styles.small}>{plain(caution)}</Text>}
             </View>
             <View style={styles.figures}>
+              {at !== '' && <Text style={styles.name}>{at}</Text>}
               <Text>{plain(time)}</Text>
               {warmth !== '' && <Text>{plain(warmth)}</Text>}
             </View>
@@ -45,11 +59,7 @@ export function methodPdf(paper: MethodPaper): Promise<Buffer> {
             instead.
           </Text>
         )}
-        {paper.cautions.map((caution) => (
-          <Text key={caution} style={styles.small}>
-            {plain(caution)}
-          </Text>
-        ))}
+        <Text style={styles.small}>{plain(paper.code)}</Text>
       </Page>
     </Document>,
   );

@@ -34,6 +34,7 @@ import { AirSentence, StoveSentence } from './stove-sentence';
 import { TemperatureChart } from './temperature-chart';
 import { timedSteps } from './timed-steps';
 import { type MethodDraft, type OpenedMethod, useMethodDraft } from './use-method-draft';
+import { usePlan } from './use-plan';
 import { WaysTable } from './ways-table';
 
 interface MethodProps {
@@ -202,7 +203,8 @@ function TheLine({
 }) {
   const { file } = draft;
   const { names } = draft.pan;
-  const [start, setStart] = useState<number | undefined>();
+  const kept = usePlan(id);
+  const start = kept.plan?.start;
   const timed = useMemo(() => timedSteps(method.followed), [method]);
   const looks = useMemo(() => panLooks(method.followed), [method]);
   const clock = useCallback(
@@ -211,7 +213,7 @@ function TheLine({
   );
   return (
     <div className="thin-scroll min-w-0 px-5 pt-4 pb-6 lg:overflow-y-auto">
-      <MethodHead method={method} start={start} onStart={setStart} />
+      <MethodHead method={method} kept={kept} />
       <CookThis
         key={file.lines.map(({ grams }) => grams).join(' ')}
         id={id}
@@ -220,7 +222,7 @@ function TheLine({
       <p>You need: {listed(utensilsWords(method))}.</p>
       <StoveSentence file={file} inMicrowave={method.followed.some(({ bursts }) => bursts !== undefined)} />
       <AirSentence />
-      {start !== undefined && <CalendarLink id={id} start={start} />}
+      {kept.plan && <CalendarLink id={id} plan={kept.plan} onDay={kept.onDay} />}
       <div className="mt-3 rounded-xl border border-rule bg-sheet pt-2 pb-3">
         <TemperatureChart timed={timed} names={names} pourC={method.pourC} chosen={place} clock={clock} />
         <HandsStrip timed={timed} chosen={place} />

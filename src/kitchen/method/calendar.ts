@@ -1,6 +1,11 @@
 import { createEvents, type EventAttributes } from 'ics';
+import { preparationOf } from '@/core/method/preparation';
+import { utensilsOf } from '@/core/method/utensils';
 import type { FormulaFile } from '@/formats/formula-file';
+import { CAUTION_WORDS } from '../words/cautions';
+import { UTENSIL_WORDS } from '../words/utensil-words';
 import { stepText } from './instructions';
+import { stepCaution } from './step-caution';
 import type { WorkedMethod } from './work-method';
 
 /** A time on the kitchen's own clock, without a zone. */
@@ -52,31 +57,63 @@ export interface PlannedWork {
   readonly nameOf: (ingredient: string) => string;
 }
 
-/** An event a step, on the kitchen's own clock. What is done beside the pan begins with it. */
-function eventsOf({ id, file, worked, start, nameOf }: PlannedWork): EventAttributes[] {
+/** An event from and to some minutes after a start. A calendar knows whole minutes: none is shorter than one. */
+function eventAt(
+  start: LocalTime,
+  from: number,
+  to: number,
+  about: Pick<EventAttributes, 'uid' | 'title' | 'description'>,
+) {
+  return {
+    ...about,
+    start: later(start, from),
+    startInputType: 'local',
+    startOutputType: 'local',
+    end: later(start, Math.max(Math.round(to), Math.round(from) + 1)),
+    endInputType: 'local',
+    endOutputType: 'local',
+  } satisfies EventAttributes;
+}
+
+/** Before the first step: all that is weighed and chopped, and what it is made with. */
+function preparing({ id, file, worked: { rows, followed }, start, nameOf }: PlannedWork): EventAttributes {
+  const { weighS, knifeS, cutRows } = preparationOf(rows, followed);
+  const weigh = file.lines
+    .filter(({ grams }) => grams > 0)
+    .map(({ ingredient, grams }) => `${Math.round(grams * 10) / 10} g ${nameOf(ingredient)}`);
+  const needs = utensilsOf(followed, cutRows.length > 0).map((each) => UTENSIL_WORDS[each]);
+  return eventAt(start, -Math.ceil((weighS + knifeS) / 60), 0, {
+    uid: `${id}-0@dark-pour`,
+    title: `${file.name}: Weigh ${cutRows.length > 0 ? 'and chop' : 'everything'}`,
+    description: `${weigh.join(', ')}. You need: ${needs.join(', ')}.`,
+  });
+}
+
+/** An event a step, on the kitchen's own clock, after one to weigh. What is done beside the pan begins with the first step. */
+function eventsOf(work: PlannedWork): EventAttributes[] {
+  const { id, file, worked, start, nameOf } = work;
   let minutes = 0;
-  return worked.followed.flatMap((followed, i): EventAttributes[] => {
+  const last = worked.followed.length - 1;
+  const steps = worked.followed.flatMap((followed, i): EventAttributes[] => {
     const isAside = followed.step.where === 'aside';
     const from = isAside ? 0 : minutes;
     const to = from + followed.seconds / 60;
     if (!isAside) minutes = to;
     if (followed.seconds === 0) return [];
     const { name, text } = stepText(followed, file, nameOf);
+    const caution = stepCaution(followed);
+    const pours =
+      i === last && followed.step.end.kind !== 'stand' ? ` It pours at ${Math.round(worked.pourC)} °C.` : '';
+    const warning = caution ? ` ${caution} ${CAUTION_WORDS.code}` : '';
     return [
-      {
+      eventAt(start, from, to, {
         uid: `${id}-${i + 1}@dark-pour`,
         title: `${file.name}: ${name}`,
-        description: text,
-        start: later(start, from),
-        startInputType: 'local',
-        startOutputType: 'local',
-        // A calendar knows whole minutes: no step is shorter than one.
-        end: later(start, Math.max(Math.round(to), Math.round(from) + 1)),
-        endInputType: 'local',
-        endOutputType: 'local',
-      },
+        description: `${text}${pours}${warning}`,
+      }),
     ];
   });
+  return [preparing(work), ...steps];
 }
 
 /**
