@@ -32,6 +32,8 @@ export const dayTaskSchema = z.object({
   formulaId: z.string(),
   /** min of the day it is to be ready at; below 0 on the day before */
   readyMinutes: minutes,
+  /** min of the day it was promised for, where it is ready earlier */
+  servedMinutes: minutes.nullable(),
 });
 export type StoredTask = z.output<typeof dayTaskSchema>;
 
@@ -40,5 +42,14 @@ export const newTaskSchema = z.object({ formulaId: z.string().max(80), readyMinu
 
 /** Other times for some of what is on a day. */
 export const movedTasksSchema = z.object({
-  tasks: z.array(z.object({ id: z.string().max(80), readyMinutes: minutes })).max(MOST_TASKS),
+  tasks: z
+    .array(
+      z.object({
+        id: z.string().max(80),
+        readyMinutes: minutes,
+        /** left out: it is served when it is ready */
+        servedMinutes: minutes.nullable().default(null),
+      }),
+    )
+    .max(MOST_TASKS),
 });

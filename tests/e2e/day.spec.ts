@@ -10,7 +10,7 @@ test('the Saturday of the mill: overlaps are shown and spread, a formula is put 
   await expect(page.getByRole('heading', { level: 1 })).toContainText('Saturday');
   const work = page.getByRole('list', { name: 'Work of the day' }).getByRole('listitem');
   await expect(work).toHaveCount(4);
-  const overlaps = page.getByRole('alert').filter({ hasText: 'hands is wanted' });
+  const overlaps = page.getByRole('alert').filter({ hasText: 'More hands are wanted' });
   await expect(overlaps).toContainText('Millrace éclair gloss');
   await expectAccessible(page);
   const day = await page.getByLabel('Day', { exact: true }).inputValue();
@@ -23,6 +23,27 @@ test('the Saturday of the mill: overlaps are shown and spread, a formula is put 
   const kept = async () => (await (await page.request.get(`/api/days/${day}`)).json()).tasks;
   const times = (await kept()).map(({ readyMinutes }: { readyMinutes: number }) => readyMinutes);
   expect(new Set(times).size).toBe(4);
+  // Spreading keeps what was promised: what is ready earlier waits for its hour, and says so; it can be taken back.
+  const promised = (await kept()).filter(
+    ({ servedMinutes }: { servedMinutes: number | null }) => servedMinutes !== null,
+  );
+  expect(promised.length).toBeGreaterThan(0);
+  for (const { readyMinutes, servedMinutes } of promised) expect(servedMinutes).toBeGreaterThan(readyMinutes);
+  await expect(work.filter({ hasText: 'Promised for' })).toHaveCount(promised.length);
+  await page.getByRole('button', { name: 'Undo the spreading' }).click();
+  await expect(overlaps).toBeVisible();
+  expect((await kept()).map(({ servedMinutes }: { servedMinutes: number | null }) => servedMinutes)).toEqual([
+    null,
+    null,
+    null,
+    null,
+  ]);
+  // A second pair of hands is enough for it without.
+  await page.getByLabel('People').selectOption('2');
+  await expect(page.getByText('Two pairs of hands')).toBeVisible();
+  await page.getByLabel('People').selectOption('1');
+  await page.getByRole('button', { name: /^Spread them/ }).click();
+  await expect(page.getByText('are enough for it')).toBeVisible();
 
   await page.getByLabel('Formula', { exact: true }).selectOption({ label: 'Feast day gloss' });
   await page.getByLabel('Ready at').fill('16:00');

@@ -16,7 +16,18 @@ export interface DaySpan {
 }
 
 /** One piece of work along the day: hands, ring and fridge as three lanes, and where they are wanted elsewhere too. */
-export function DayLine({ work, span, overlaps }: { work: DayWork; span: DaySpan; overlaps: readonly Overlap[] }) {
+export function DayLine({
+  work,
+  span,
+  overlaps,
+  now,
+}: {
+  work: DayWork;
+  span: DaySpan;
+  overlaps: readonly Overlap[];
+  /** min of the day, where it is today */
+  now: number | undefined;
+}) {
   const x = (minutes: number) => (WIDTH * (minutes - span.from)) / (span.to - span.from);
   const width = (from: number, to: number) => Math.max(x(to) - x(from) - 1, 2);
   return (
@@ -33,6 +44,17 @@ export function DayLine({ work, span, overlaps }: { work: DayWork; span: DaySpan
         const { y, h, fill } = LANES[what];
         return <rect key={`${what}-${from}`} x={x(from)} width={width(from, to)} y={y} height={h} rx={2} fill={fill} />;
       })}
+      {work.served !== undefined && work.served > work.ready && (
+        <rect
+          x={x(work.ready)}
+          width={width(work.ready, work.served)}
+          y={HEIGHT / 2 - 3}
+          height={6}
+          fill="var(--color-near)"
+          fillOpacity={0.45}
+        />
+      )}
+      {now !== undefined && <rect x={x(now) - 1} width={2} y={0} height={HEIGHT} fill="var(--color-enamel)" />}
       {overlaps
         .filter(({ ids }) => ids.includes(work.id))
         .map(({ what, from, to }) => (
@@ -63,6 +85,12 @@ export function DayKey() {
           {WORDS[what]}
         </span>
       ))}
+      <span className="inline-flex items-center gap-1.5">
+        <svg viewBox="0 0 20 10" className="h-2.5 w-5" aria-hidden="true">
+          <rect width={20} height={6} y={2} fill="var(--color-near)" fillOpacity={0.45} />
+        </svg>
+        kept warm until its time
+      </span>
     </p>
   );
 }

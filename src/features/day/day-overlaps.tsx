@@ -1,10 +1,12 @@
 import type { DayResource, Overlap } from '@/core/method/day-plan';
+import { capital } from '@/formats/capital';
 import { Button } from '@/ui/button';
 import { clockOf } from '@/ui/time-of-day';
 import type { DayWork } from './use-day';
 
+const NUMBERS = ['no', 'one pair', 'two pairs', 'three pairs', 'four pairs'];
 const WANTED: Readonly<Record<DayResource, string>> = {
-  hands: 'More than one pair of hands is wanted',
+  hands: 'More hands are wanted than there are',
   hob: 'More than two rings are wanted',
   fridge: 'More than four shelves of the fridge are wanted',
 };
@@ -29,15 +31,19 @@ export function DayOverlaps({
   overlaps,
   works,
   canSpread,
+  people,
   onSpread,
 }: {
   overlaps: readonly Overlap[];
   works: readonly DayWork[];
   canSpread: boolean;
+  people: number;
   onSpread: () => void;
 }) {
   if (overlaps.length === 0) {
-    return <p className="mt-3">One pair of hands, two rings and four shelves are enough for it.</p>;
+    return (
+      <p className="mt-3">{capital(NUMBERS[people] ?? '')} of hands, two rings and four shelves are enough for it.</p>
+    );
   }
   const sentences = told(overlaps);
   const nameOf = (id: string) => works.find((work) => work.id === id)?.formula.file.name ?? '';

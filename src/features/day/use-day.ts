@@ -13,8 +13,12 @@ import { keyed, knownPan } from '@/kitchen/known-pan';
 import { kitchenOf, type WorkedMethod, workMethod } from '@/kitchen/method/work-method';
 import { useChanges } from '@/kitchen/use-changes';
 import { usePours } from '@/ui/pours/pours-provider';
+import { tabletSetting } from '@/ui/tablet-setting';
 import { useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { useStove } from '@/ui/use-stove';
+
+/** How many people a day can be planned for. */
+export const PEOPLE = [1, 2, 3, 4] as const;
 
 /** A formula that is on the day. */
 export interface DayFormula {
@@ -24,9 +28,21 @@ export interface DayFormula {
 
 /** A piece of work as the day shows it; without a method it takes no time that is known. */
 export interface DayWork extends DayTask {
+  /** min of the day it was promised for, where it is ready earlier */
+  readonly served: number | undefined;
   readonly formula: DayFormula;
   readonly method: WorkedMethod | undefined;
 }
+
+/** When a piece of work is ready, and for when it was promised, where that is later; min of the day. */
+type Times = Pick<DayWork, 'id' | 'ready' | 'served'>;
+
+/** How many people share the work. */
+const usePeople = tabletSetting<number>(
+  'people',
+  (text) => (PEOPLE.some((each) => String(each) === text) ? Number(text) : undefined),
+  SMALL_KITCHEN.hands,
+);
 
 /** The methods of the day's formulas, in this kitchen; rows nobody knows are left out. */
 function useMethods(formulas: readonly DayFormula[], ingredients: readonly Ingredient[]) {
@@ -46,35 +62,18 @@ function useMethods(formulas: readonly DayFormula[], ingredients: readonly Ingre
   }, [formulas, ingredients, inUse, kitchenC, panCm, powerW, hob, microwaveW, altitudeM, dampPercent]);
 }
 
-/** A day's work: what is on it, where it gets in its own way, and what can be done about that. */
-export function useDay(
-  day: string,
-  tasks: readonly StoredTask[],
-  formulas: readonly DayFormula[],
-  ingredients: readonly Ingredient[],
-) {
+/** The times of what begins earlier once a day is spread. What was promised stays promised: it waits for its hour. */
+function earlierTimes(works: readonly DayWork[], spread: readonly DayTask[]): Times[] {
+  return works.flatMap(({ id, ready, served }): Times[] => {
+    const at = spread.find((each) => each.id === id)?.ready ?? ready;
+    return at === ready ? [] : [{ id, ready: at, served: served ?? ready }];
+  });
+}
+
+/** Asks the server for a change, and the page anew once it is made; what is refused is told. */
+function useAsking() {
   const router = useRouter();
   const [fault, setFault] = useState<string | undefined>();
-  /** times that were set here and are not yet told back by the server */
-  const [moved, setMoved] = useState<ReadonlyMap<string, number>>(new Map());
-  const methods = useMethods(formulas, ingredients);
-  useChanges((change) => {
-    if (change.what === 'day' && change.id === day) router.refresh();
-  });
-  const works = useMemo(
-    () =>
-      tasks.flatMap(({ id, formulaId, readyMinutes }): DayWork[] => {
-        const formula = formulas.find((each) => each.id === formulaId);
-        if (!formula) return [];
-        const method = methods.get(formulaId);
-        const { lasts, stretches } = method ? stretchesOf(method) : { lasts: 0, stretches: [] };
-        return [{ id, formula, method, lasts, stretches, ready: moved.get(id) ?? readyMinutes }];
-      }),
-    [tasks, formulas, methods, moved],
-  );
-  const overlaps = useMemo(() => dayOverlaps(works, SMALL_KITCHEN), [works]);
-  const spread = useMemo(() => (overlaps.length > 0 ? spreadDay(works, SMALL_KITCHEN) : works), [works, overlaps]);
-
   const ask = async (work: () => Promise<void>) => {
     setFault(undefined);
     try {
@@ -84,14 +83,62 @@ export function useDay(
       setFault(messageOf(error));
     }
   };
-  const move = (times: readonly { readonly id: string; readonly ready: number }[]) => {
-    setMoved(new Map([...moved, ...times.map(({ id, ready }) => [id, ready] as const)]));
+  return { fault, ask };
+}
+
+/** A day's work: what is on it, where it gets in its own way, and what can be done about that. */
+export function useDay(
+  day: string,
+  tasks: readonly StoredTask[],
+  formulas: readonly DayFormula[],
+  ingredients: readonly Ingredient[],
+) {
+  const router = useRouter();
+  const { fault, ask } = useAsking();
+  /** times that were set here and are not yet told back by the server */
+  const [moved, setMoved] = useState<ReadonlyMap<string, Times>>(new Map());
+  /** the times before they were spread, until something else is changed */
+  const [before, setBefore] = useState<readonly Times[] | undefined>();
+  const [people, setPeople] = usePeople();
+  const capacity = useMemo(() => ({ ...SMALL_KITCHEN, hands: people }), [people]);
+  const methods = useMethods(formulas, ingredients);
+  useChanges((change) => {
+    if (change.what === 'day' && change.id === day) router.refresh();
+  });
+  const works = useMemo(
+    () =>
+      tasks.flatMap(({ id, formulaId, readyMinutes, servedMinutes }): DayWork[] => {
+        const formula = formulas.find((each) => each.id === formulaId);
+        if (!formula) return [];
+        const method = methods.get(formulaId);
+        const { lasts, stretches } = method ? stretchesOf(method) : { lasts: 0, stretches: [] };
+        const { ready, served } = moved.get(id) ?? { ready: readyMinutes, served: servedMinutes ?? undefined };
+        return [{ id, formula, method, lasts, stretches, ready, served }];
+      }),
+    [tasks, formulas, methods, moved],
+  );
+  const overlaps = useMemo(() => dayOverlaps(works, capacity), [works, capacity]);
+  const spread = useMemo(() => (overlaps.length > 0 ? spreadDay(works, capacity) : works), [works, overlaps, capacity]);
+
+  const move = (times: readonly Times[]) => {
+    setMoved(new Map([...moved, ...times.map((each) => [each.id, each] as const)]));
+    setBefore(undefined);
     return ask(() =>
       moveOnDay(
         day,
-        times.map(({ id, ready }) => ({ id, readyMinutes: Math.round(ready) })),
+        times.map(({ id, ready, served }) => ({
+          id,
+          readyMinutes: Math.round(ready),
+          servedMinutes: served === undefined ? null : Math.round(served),
+        })),
       ),
     );
+  };
+  const spreadAll = () => {
+    const earlier = earlierTimes(works, spread);
+    const were = works.filter(({ id }) => earlier.some((each) => each.id === id));
+    void move(earlier);
+    setBefore(were.map(({ id, ready, served }) => ({ id, ready, served })));
   };
   return {
     works,
@@ -99,8 +146,14 @@ export function useDay(
     /** spreading changes something */
     canSpread: spread.some(({ ready }, i) => ready !== works[i]?.ready),
     fault,
-    move,
-    spread: () => move(spread),
+    people,
+    setPeople,
+    /** gives one another time, which is promised from now on */
+    moveTo: (id: string, ready: number) => void move([{ id, ready, served: undefined }]),
+    /** some begin earlier, and wait for the time they were promised for */
+    spread: spreadAll,
+    /** how many begin earlier since the day was spread, and how to take that back */
+    spreadBack: before && { moved: before.length, undo: () => void move(before) },
     add: (formulaId: string, readyMinutes: number) => ask(() => putOnDay(day, formulaId, readyMinutes)),
     remove: (id: string) => ask(() => takeOffDay(day, id)),
   };

@@ -7,7 +7,7 @@ export async function putOnDay(day: string, formulaId: string, readyMinutes: num
 }
 
 /** Gives some of what is on a day another time. */
-export async function moveOnDay(day: string, tasks: readonly Pick<StoredTask, 'id' | 'readyMinutes'>[]): Promise<void> {
+export async function moveOnDay(day: string, tasks: readonly Omit<StoredTask, 'formulaId'>[]): Promise<void> {
   await askServer(`/api/days/${day}`, 'PUT', { tasks });
 }
 

@@ -128,6 +128,8 @@ export const dayTasks = pgTable(
     day: text().notNull(),
     formulaId: text('formula_id').notNull(),
     readyMinutes: integer('ready_minutes').notNull(),
+    /** when it was promised, where it is ready earlier */
+    servedMinutes: integer('served_minutes'),
   },
   (table) => [
     foreignKey({ columns: [table.formulaId], foreignColumns: [formulas.id] }).onDelete('cascade'),

@@ -7,7 +7,12 @@ import { dayTasks, formulas } from '../db/schema';
 /** What is to be made on a day, the first ready first; a formula that was deleted is made on none. */
 export async function tasksOf(db: Database, day: string): Promise<StoredTask[]> {
   return db
-    .select({ id: dayTasks.id, formulaId: dayTasks.formulaId, readyMinutes: dayTasks.readyMinutes })
+    .select({
+      id: dayTasks.id,
+      formulaId: dayTasks.formulaId,
+      readyMinutes: dayTasks.readyMinutes,
+      servedMinutes: dayTasks.servedMinutes,
+    })
     .from(dayTasks)
     .innerJoin(formulas, and(eq(formulas.id, dayTasks.formulaId), isNull(formulas.deletedAt)))
     .where(eq(dayTasks.day, day))
@@ -29,23 +34,27 @@ export async function countTasks(db: Database, day: string): Promise<number> {
   return found?.tasks ?? 0;
 }
 
-export async function addTask(db: Database, day: string, task: Omit<StoredTask, 'id'>): Promise<StoredTask> {
+export async function addTask(
+  db: Database,
+  day: string,
+  task: Pick<StoredTask, 'formulaId' | 'readyMinutes'>,
+): Promise<StoredTask> {
   const row = { id: randomUUID(), day, ...task };
   await db.insert(dayTasks).values(row);
-  return { id: row.id, ...task };
+  return { id: row.id, ...task, servedMinutes: null };
 }
 
 /** Gives some of what is on a day another time: all of them or none. */
 export async function moveTasks(
   db: Database,
   day: string,
-  moved: readonly Pick<StoredTask, 'id' | 'readyMinutes'>[],
+  moved: readonly Omit<StoredTask, 'formulaId'>[],
 ): Promise<void> {
   await db.transaction(async (tx) => {
-    for (const { id, readyMinutes } of moved) {
+    for (const { id, readyMinutes, servedMinutes } of moved) {
       await tx
         .update(dayTasks)
-        .set({ readyMinutes })
+        .set({ readyMinutes, servedMinutes })
         .where(and(eq(dayTasks.id, id), eq(dayTasks.day, day)));
     }
   });
