@@ -5,6 +5,8 @@ export interface StepState {
   readonly status: 'todo' | 'now' | 'aside' | 'done';
   /** ms on the server's clock */
   readonly begunMs: number | undefined;
+  /** when its clock was started: with the heat, or by a press; never by opening a page */
+  readonly startedMs: number | undefined;
   readonly doneMs: number | undefined;
 }
 
@@ -27,6 +29,12 @@ export interface BatchState {
   readonly now: number | undefined;
   /** g that went in of a row with a step, by `step:row`; the last weighing counts */
   readonly weighed: ReadonlyMap<string, number>;
+  /** g of a row that were weighed before the stove, and are not in by that alone */
+  readonly setOut: ReadonlyMap<number, number>;
+  /** the list of what is weighed first is done with */
+  readonly isWeighedOut: boolean;
+  /** rows that go in later than planned, by `step:row` */
+  readonly later: ReadonlySet<string>;
   /** g wanted of a row instead of what was planned */
   readonly replanned: ReadonlyMap<number, number>;
   readonly temperatures: readonly At<'temperature'>[];
@@ -46,6 +54,7 @@ export interface BatchState {
   /** what the cook said last of whether it did what it should */
   readonly hasLanded: boolean | undefined;
   readonly timers: readonly At<'timer'>[];
+  readonly bursts: readonly At<'burst'>[];
   readonly over: 'finished' | 'abandoned' | undefined;
   /** ms when it was over */
   readonly overMs: number | undefined;
@@ -73,12 +82,16 @@ type ListedKind =
   | 'photo'
   | 'used'
   | 'leftover'
-  | 'timer';
+  | 'timer'
+  | 'burst';
 
 interface Folding {
   steps: StepState[];
   now: number | undefined;
   weighed: Map<string, number>;
+  setOut: Map<number, number>;
+  isWeighedOut: boolean;
+  later: Set<string>;
   replanned: Map<number, number>;
   lists: { [Kind in ListedKind]: At<Kind>[] };
   hasLanded: boolean | undefined;
@@ -87,20 +100,29 @@ interface Folding {
   over: BatchState['over'];
 }
 
+const NOT_BEGUN: StepState = { status: 'todo', begunMs: undefined, startedMs: undefined, doneMs: undefined };
+
+/** Starts the clock of a step that is worked on, once. */
+function start(state: Folding, at: number, ms: number): void {
+  const step = state.steps[at];
+  if (step && step.startedMs === undefined && (step.status === 'now' || step.status === 'aside'))
+    state.steps[at] = { ...step, startedMs: ms };
+}
+
 /** Goes on to the first step that nobody has done. */
 function goOn(state: Folding, ms: number): void {
   const next = state.steps.findIndex(({ status }) => status === 'todo');
   state.now = next < 0 ? undefined : next;
   const step = state.steps[next];
-  if (step) state.steps[next] = { ...step, status: 'now', begunMs: ms };
+  if (step) state.steps[next] = { ...step, status: 'now', begunMs: ms, startedMs: undefined };
 }
 
 /** A cook goes to a step: what comes after it is to be done, unless it goes on aside. */
 function begin(state: Folding, at: number, ms: number): void {
   if (!state.steps[at]) return;
   state.steps = state.steps.map((step, i): StepState => {
-    if (i === at) return { status: 'now', begunMs: ms, doneMs: undefined };
-    if (i > at && step.status !== 'aside') return { status: 'todo', begunMs: undefined, doneMs: undefined };
+    if (i === at) return { ...NOT_BEGUN, status: 'now', begunMs: ms };
+    if (i > at && step.status !== 'aside') return NOT_BEGUN;
     return step.status === 'now' ? { ...step, status: i < at ? 'done' : 'todo', doneMs: ms } : step;
   });
   state.now = at;
@@ -118,6 +140,28 @@ function leave(state: Folding, at: number, status: 'done' | 'aside', ms: number)
 type Clear = BatchEvent & { readonly what: Happening };
 const isClear = (event: BatchEvent): event is Clear => event.what.kind !== 'unclear';
 
+type OfRows = Of<'setOut' | 'weighedOut' | 'later' | 'weigh' | 'replan'>;
+
+/** What was said of a row: weighed beforehand, in, later, or another amount. */
+function takeRow(state: Folding, what: OfRows): void {
+  switch (what.kind) {
+    case 'setOut':
+      state.setOut.set(what.row, what.grams);
+      return;
+    case 'weighedOut':
+      state.isWeighedOut = true;
+      return;
+    case 'later':
+      state.later.add(weighedKey(what.step, what.row));
+      return;
+    case 'weigh':
+      state.weighed.set(weighedKey(what.step, what.row), what.grams);
+      return;
+    case 'replan':
+      state.replanned.set(what.row, what.grams);
+  }
+}
+
 function take(state: Folding, { what, serverMs: ms, key }: Pick<Clear, 'what' | 'serverMs' | 'key'>): void {
   switch (what.kind) {
     case 'begin':
@@ -129,11 +173,20 @@ function take(state: Folding, { what, serverMs: ms, key }: Pick<Clear, 'what' | 
     case 'aside':
       leave(state, what.step, 'aside', ms);
       return;
-    case 'weigh':
-      state.weighed.set(weighedKey(what.step, what.row), what.grams);
+    case 'start':
+      start(state, what.step, ms);
       return;
+    case 'setOut':
+    case 'weighedOut':
+    case 'later':
+    case 'weigh':
     case 'replan':
-      state.replanned.set(what.row, what.grams);
+      takeRow(state, what);
+      return;
+    case 'burst':
+      // The first burst is the heat.
+      start(state, what.step, ms);
+      state.lists.burst.push({ ...what, ms });
       return;
     case 'timerOff':
       state.lists.timer = state.lists.timer.filter(({ id }) => id !== what.id);
@@ -190,11 +243,13 @@ export const inTime = (events: readonly BatchEvent[]): readonly BatchEvent[] =>
 const heardAt = ({ heardMs, serverMs }: BatchEvent) => heardMs ?? serverMs;
 
 function nothingYet(steps: number): Folding {
-  const todo: StepState = { status: 'todo', begunMs: undefined, doneMs: undefined };
   return {
-    steps: Array.from({ length: steps }, () => todo),
+    steps: Array.from({ length: steps }, () => NOT_BEGUN),
     now: undefined,
     weighed: new Map(),
+    setOut: new Map(),
+    isWeighedOut: false,
+    later: new Set(),
     replanned: new Map(),
     lists: {
       temperature: [],
@@ -208,6 +263,7 @@ function nothingYet(steps: number): Folding {
       used: [],
       leftover: [],
       timer: [],
+      burst: [],
     },
     hasLanded: undefined,
     tests: [],
@@ -259,6 +315,7 @@ export function foldBatch(steps: number, startedMs: number, log: readonly BatchE
     used: lists.used,
     leftovers: lists.leftover,
     timers: lists.timer,
+    bursts: lists.burst,
     seq: log.reduce((last, { seq }) => Math.max(last, seq), 0),
   };
 }

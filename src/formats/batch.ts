@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { keysOf } from '@/core/keys-of';
 import { HOB_EFFICIENCY } from '@/core/pan/heat-source';
+import { SIGNS } from '@/core/rescue/signs';
 import { BRIEF_REACH } from './brief';
 import { formulaFileSchema, MOST_GRAMS } from './formula-file';
 import { compositionSchema } from './ingredient';
@@ -66,13 +67,31 @@ const kinds = [
   z.object({ kind: z.literal('done'), step: place }),
   /** the step goes on by itself, beside the others */
   z.object({ kind: z.literal('aside'), step: place }),
+  /** heat is on, or the clock of a step that needs none was started */
+  z.object({ kind: z.literal('start'), step: place }),
+  /** a burst of a microwave was begun, of so many seconds */
+  z.object({ kind: z.literal('burst'), step: place, seconds: within([1, 600], 's') }),
+  /** weighed before anything is heated, and set beside the stove: it is not in yet */
+  z.object({ kind: z.literal('setOut'), row: place, grams, by: z.enum(['hand', 'scale']) }),
+  /** the list of what is weighed first is done with */
+  z.object({ kind: z.literal('weighedOut') }),
+  /** it is in; 0 g is left out */
   z.object({ kind: z.literal('weigh'), step: place, row: place, grams, by: z.enum(['hand', 'scale']) }),
+  /** a row that was to go in with a step goes in with a later one */
+  z.object({ kind: z.literal('later'), step: place, row: place }),
   /** what is still to be weighed of a row is now so much */
   z.object({ kind: z.literal('replan'), row: place, grams }),
   z.object({ kind: z.literal('temperature'), temperatureC: within(PROBE_REACH, '°C'), by: z.enum(['hand', 'probe']) }),
   /** the spread of 20 ml from a ring of 5 cm after 30 s */
   z.object({ kind: z.literal('ring'), diameterMm: within(RING_REACH, 'mm'), temperatureC: within(PROBE_REACH, '°C') }),
-  z.object({ kind: z.literal('check'), step: place, check: z.enum(CHECKS), isGood: z.boolean() }),
+  z.object({
+    kind: z.literal('check'),
+    step: place,
+    check: z.enum(CHECKS),
+    isGood: z.boolean(),
+    /** which of the ways in which it is not */
+    sign: z.enum(SIGNS).optional(),
+  }),
   /** something that was not planned went in */
   z.object({
     kind: z.literal('add'),

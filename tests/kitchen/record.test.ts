@@ -101,7 +101,12 @@ describe('a batch told as a story', () => {
     );
     const story = storyOf(cooked, foldBatch(steps, 0, events), events);
     expect(story.map(({ kind }) => kind)).toEqual(['weighed', 'step', 'test', 'over']);
-    expect(story[0]).toMatchObject({ grams: 400, off: [{ row, grams: 400 - planned }] });
+    expect(story[0]).toMatchObject({ grams: 400 });
+    const [weighed] = story;
+    const rows = weighed?.kind === 'weighed' ? weighed.rows : [];
+    expect(rows.find((each) => each.row === row)).toEqual({ row, plannedG: planned, weighedG: 400 });
+    // What nobody entered is not told as planned.
+    expect(rows.filter(({ weighedG }) => weighedG === undefined).length).toBe(rows.length - 1);
     expect(story[1]).toMatchObject({ readC: 99, seconds: 180 });
     const written = logOf(...done).map((event) => ({ ...event, serverMs: 0 }));
     expect(storyOf(cooked, foldBatch(steps, 0, written), written)).toEqual([]);

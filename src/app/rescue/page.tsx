@@ -1,4 +1,5 @@
 import type { Metadata } from 'next';
+import { SIGNS } from '@/core/rescue/signs';
 import { findUse, type Use } from '@/core/uses/ready-gates';
 import { RescueScreen } from '@/features/rescue/rescue-screen';
 import type { RescueSource } from '@/features/rescue/rescue-source';
@@ -13,6 +14,7 @@ import { openBatch } from '@/server/repositories/batch-rows';
 import { runningBatches } from '@/server/repositories/batches';
 import { findFormula } from '@/server/repositories/formulas';
 import { listIngredients, someIngredients } from '@/server/repositories/larder';
+import { choiceOf } from '@/ui/choice-of';
 
 export const dynamic = 'force-dynamic';
 export const metadata: Metadata = { title: 'Rescue' };
@@ -28,6 +30,8 @@ interface Asked {
   /** rows of a pan without a formula, and what it was to do */
   readonly rows: string | undefined;
   readonly use: string | undefined;
+  /** what was seen already */
+  readonly sign: string | undefined;
 }
 
 const AT = { stove: USUAL_STOVE, kitchenC: USUAL_KITCHEN_C };
@@ -73,6 +77,7 @@ export default async function RescuePage({ searchParams }: Props) {
     formula: one(query.formula),
     rows: one(query.rows),
     use: one(query.use),
+    sign: one(query.sign),
   };
   const { db } = await sharedDatabase();
   const source = await sourceOf(db, asked);
@@ -82,6 +87,7 @@ export default async function RescuePage({ searchParams }: Props) {
     <RescueScreen
       key={JSON.stringify(asked)}
       source={source}
+      seen={choiceOf(SIGNS, asked.sign ?? '')}
       additives={file ? inHand(await listIngredients(db), own) : []}
       running={file ? [] : await runningBatches(db)}
     />

@@ -18,6 +18,19 @@ export function shelfIndex(waterActivity: number, serumAlcoholPercentVol: number
   };
 }
 
+/** Water activities above which it keeps less long, and what holds from one to the next, the longest keeping first. */
+const BANDS = [0.8, 0.85, 0.9, 0.93] as const;
+const KEEPING = [
+  'months',
+  'cool room, weeks; yeasts and moulds remain',
+  'fridge, two to four weeks if clean',
+  'fridge, about a week',
+  'treat like fresh cream: fridge, days',
+] as const;
+
+/** Which of the bands of keeping a water activity lies in: 0 keeps months, 4 days. */
+export const keepingBand = (waterActivity: number): number => BANDS.filter((edge) => waterActivity > edge).length;
+
 /**
  * Guidance for keeping in a cook's words, from water activity alone. Hygiene, hot filling and acidity are outside it; the local food
  * code decides.
@@ -26,9 +39,5 @@ export function shelfIndex(waterActivity: number, serumAlcoholPercentVol: number
  * @example keepingWords(0.92) // 'fridge, about a week'
  */
 export function keepingWords(waterActivity: number): string {
-  if (waterActivity > 0.93) return 'treat like fresh cream: fridge, days';
-  if (waterActivity > 0.9) return 'fridge, about a week';
-  if (waterActivity > 0.85) return 'fridge, two to four weeks if clean';
-  if (waterActivity > 0.8) return 'cool room, weeks; yeasts and moulds remain';
-  return 'months';
+  return KEEPING[keepingBand(waterActivity)] ?? KEEPING[4];
 }

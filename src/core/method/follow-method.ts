@@ -1,7 +1,7 @@
 import { partOf } from '../matter/component-vector';
 import { type Addition, add } from '../pan/add';
 import type { Doing } from '../pan/advance';
-import { inBursts } from '../pan/burst-plan';
+import { inBursts, type PlannedBurst } from '../pan/burst-plan';
 import { follow, type Stopped } from '../pan/follow';
 import { emptyPan, liquidG, massG, type PanState } from '../pan/pan';
 import { bowlOf, type StandingReading, settle } from '../pan/settle';
@@ -29,8 +29,8 @@ export interface FollowedStep {
   readonly stopped?: Stopped | undefined;
   /** what the heat of all parts comes to, where pieces meet something warm */
   readonly together?: Together | undefined;
-  /** s of each burst, and °C of the hottest place */
-  readonly bursts?: readonly number[] | undefined;
+  /** burst by burst, and °C of the hottest place of all */
+  readonly bursts?: readonly PlannedBurst[] | undefined;
   readonly hottestC?: number | undefined;
   /** edge and centre at the end of a stand */
   readonly standing?: StandingReading | undefined;
@@ -97,18 +97,13 @@ function happens(step: MethodStep, start: PanState, kitchen: MethodKitchen) {
     };
   }
   if (end.kind === 'bursts') {
-    const { pan, seconds, reached, hottestC, lengths } = inBursts(
-      start,
-      kitchen.microwaveW,
-      burstLimit(start),
-      end.toC,
-    );
+    const { pan, seconds, reached, hottestC, plan } = inBursts(start, kitchen.microwaveW, burstLimit(start), end.toC);
     return {
       end: pan,
       seconds,
       reached,
       hottestC,
-      bursts: lengths,
+      bursts: plan,
       curve: [...curve, [pan.seconds, pan.temperatureC] as const],
     };
   }

@@ -4,13 +4,21 @@ import { type PanState, unmeltedG } from './pan';
 
 /** Bursts until nothing is left to melt. */
 export interface Bursts extends Followed {
-  /** s each burst lasts */
-  readonly lengths: readonly number[];
+  /** burst by burst */
+  readonly plan: readonly PlannedBurst[];
+}
+
+/** One burst: how long, how hot its hottest place gets, and how warm it is once it is stirred. */
+export interface PlannedBurst {
+  readonly seconds: number;
+  readonly hottestC: number;
+  readonly stirredC: number;
 }
 
 const STEP_S = 5;
 const LONGEST_S = 60;
-const STIR_S = 15;
+/** s it is stirred after each burst (J). */
+export const BURST_STIR_S = 15;
 const MOST_BURSTS = 60;
 
 /**
@@ -25,16 +33,16 @@ const MOST_BURSTS = 60;
  */
 export function inBursts(start: PanState, powerW: number, hottestC: number, toC: number): Bursts {
   let pan = start;
-  const lengths: number[] = [];
+  const plan: PlannedBurst[] = [];
   let hottest = start.temperatureC;
   const isDone = () => unmeltedG(pan) <= 0.01 && pan.temperatureC >= toC;
-  while (!isDone() && lengths.length < MOST_BURSTS) {
+  while (!isDone() && plan.length < MOST_BURSTS) {
     let seconds = LONGEST_S;
     while (seconds > STEP_S && hottestAfterBurst(pan, powerW, seconds) > hottestC) seconds -= STEP_S;
     const burst = follow(pan, { microwaveW: powerW, stir: 0, cover: 0 }, { kind: 'seconds', seconds });
     hottest = Math.max(hottest, burst.hottestC ?? hottest);
-    pan = follow(burst.pan, { stir: 0.6, tool: 'whisk', cover: 0 }, { kind: 'seconds', seconds: STIR_S }).pan;
-    lengths.push(seconds);
+    pan = follow(burst.pan, { stir: 0.6, tool: 'whisk', cover: 0 }, { kind: 'seconds', seconds: BURST_STIR_S }).pan;
+    plan.push({ seconds, hottestC: burst.hottestC ?? burst.pan.temperatureC, stirredC: pan.temperatureC });
   }
-  return { pan, seconds: pan.seconds - start.seconds, reached: isDone(), hottestC: hottest, lengths };
+  return { pan, seconds: pan.seconds - start.seconds, reached: isDone(), hottestC: hottest, plan };
 }

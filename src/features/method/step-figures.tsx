@@ -19,6 +19,7 @@ function Figure({ name, value, note }: { name: string; value: string; note?: str
 /** The figures the pan in time gives for a step. */
 export function StepFigures({ followed, splash }: { followed: FollowedStep; splash?: Splash | undefined }) {
   const { step, start, end, seconds, together, bursts, hottestC, standing } = followed;
+  const lengths = (bursts ?? []).map((burst) => burst.seconds);
   const lost = end.lostWaterG - start.lostWaterG;
   const leftAlone = leftAloneSeconds(followed);
   return (
@@ -37,7 +38,7 @@ export function StepFigures({ followed, splash }: { followed: FollowedStep; spla
       {bursts && bursts.length > 0 && (
         <Figure
           name={`${bursts.length} bursts`}
-          value={bursts.length > 4 ? `${Math.min(...bursts)}–${Math.max(...bursts)} s` : `${bursts.join(' · ')} s`}
+          value={lengths.length > 4 ? `${Math.min(...lengths)}–${Math.max(...lengths)} s` : `${lengths.join(' · ')} s`}
           note={
             hottestC === undefined
               ? undefined

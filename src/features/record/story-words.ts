@@ -2,7 +2,7 @@ import { capital } from '@/formats/capital';
 import type { FileTest } from '@/formats/kitchen-test';
 import type { CookedBatch } from '@/kitchen/cook/cook-batch';
 import type { StoryItem } from '@/kitchen/record/story';
-import { CHECK_WORDS } from '@/kitchen/words/check-words';
+import { CHECK_WORDS, checkAnswer } from '@/kitchen/words/check-words';
 import { STEP_WORDS } from '@/kitchen/words/method-words';
 import { FELT_WORDS, LAMP_WORDS, TASTED_WORDS, TEST_WORDS } from '@/kitchen/words/test-words';
 import { duration } from '@/ui/duration';
@@ -20,6 +20,8 @@ export interface Told {
   readonly isTest: boolean;
 }
 
+/** A weight to the tenth where it is small. */
+const exact = (grams: number) => weight(grams < 100 ? Math.round(grams * 10) / 10 : Math.round(grams));
 const whole = (grams: number) => weight(Math.round(grams));
 const FATES = { putAway: 'Put away', reheated: 'Warmed again', thrown: 'Thrown away' } as const;
 
@@ -70,15 +72,27 @@ function tellTest(result: FileTest): { readonly more: string; readonly figure: s
   }
 }
 
+/** From this share of a row on, and from so many g, a weight is worth a word. */
+const WORTH_TELLING = 0.01;
+const WORTH_TELLING_G = 0.5;
+
+/** What was weighed against what was planned, row by row; what is as planned is said only where all of it is. */
+function weighedWords(rows: Extract<StoryItem, { kind: 'weighed' }>['rows'], names: readonly string[]): string {
+  const off = rows.flatMap(({ row, plannedG, weighedG }) => {
+    const name = names[row] ?? '';
+    if (weighedG === undefined) return plannedG > 0 ? [`${name} not entered`] : [];
+    if (weighedG === 0 && plannedG > 0) return [`${name} left out`];
+    const isOff = Math.abs(weighedG - plannedG) > Math.max(WORTH_TELLING * plannedG, WORTH_TELLING_G);
+    return isOff ? [`${name} ${exact(weighedG)}, planned ${exact(plannedG)}`] : [];
+  });
+  return off.length > 0 ? `${off.join('; ')}.` : 'All as planned.';
+}
+
 /** An item of a batch's story in words. */
 export function tellItem(item: StoryItem, { names, method }: CookedBatch): Told {
   switch (item.kind) {
-    case 'weighed': {
-      const off = item.off.map(({ row, grams }) =>
-        grams > 0 ? `${names[row]} ${whole(grams)} over` : `${names[row]} ${whole(-grams)} under`,
-      );
-      return told('Weighed in', off.length > 0 ? `${listed(off)}.` : 'All as planned.', whole(item.grams));
-    }
+    case 'weighed':
+      return told('Weighed in', weighedWords(item.rows, names), whole(item.grams));
     case 'step': {
       const kind = method.followed[item.step]?.step.kind;
       const reckoned = `reckoned ${celsius(Math.round(item.reckonedC))} after ${duration(item.reckonedSeconds)}`;
@@ -89,8 +103,8 @@ export function tellItem(item: StoryItem, { names, method }: CookedBatch): Told 
       );
     }
     case 'check': {
-      const words = CHECK_WORDS[item.check];
-      return told(words.ask, item.isGood ? words.good : words.bad, '', { isTrouble: !item.isGood });
+      const answer = checkAnswer(item.check, item.isGood, item.sign);
+      return told(CHECK_WORDS[item.check].ask, answer, '', { isTrouble: !item.isGood });
     }
     case 'added':
       return told(`${item.name} put in`, 'It was not planned.', `+${whole(item.grams)}`, { isTrouble: true });

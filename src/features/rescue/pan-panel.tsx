@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { PROBE_REACH } from '@/formats/batch';
+import { Button } from '@/ui/button';
 import { weight } from '@/ui/format';
 import { inlinePlain, inlineRules } from '@/ui/inline-rules';
 import { NumberField } from '@/ui/number-field';
@@ -43,6 +44,18 @@ export function PanPanel({ pan }: { pan: RescuedPan }) {
           />
         </span>
       </div>
+      {pan.pan.unsaid.length > 0 && (
+        <div role="alert" className="mt-2 flex flex-wrap items-center gap-3 rounded-lg bg-near-wash px-3 py-2">
+          <p className="min-w-0 flex-1">
+            Not entered as in, so not counted:{' '}
+            {pan.pan.unsaid
+              .map(({ row, grams }) => `${pan.names[row]} ${weight(Math.round(grams * 10) / 10)}`)
+              .join(', ')}
+            .
+          </p>
+          <Button onClick={pan.allIsIn}>All of it is in</Button>
+        </div>
+      )}
       {isOpen && (
         <ul className="mt-2 grid gap-x-6 md:grid-cols-2">
           {pan.names.map((name, row) => (

@@ -18,10 +18,13 @@ import { useRescuedPan } from './use-rescued-pan';
 /** The rescue: what is seen, what is in the pan, what happened, and the smallest fix in portions. */
 export function RescueScreen({
   source,
+  seen,
   additives,
   running,
 }: {
   source: RescueSource;
+  /** the sign that was seen before coming here */
+  seen: Sign | undefined;
   additives: readonly Ingredient[];
   running: readonly BatchHead[];
 }) {
@@ -44,7 +47,11 @@ export function RescueScreen({
             </Link>
           </p>
         )}
-        {frozen ? <Rescued source={source} frozen={frozen} additives={additives} /> : <ChoosePan running={running} />}
+        {frozen ? (
+          <Rescued source={source} seen={seen} frozen={frozen} additives={additives} />
+        ) : (
+          <ChoosePan running={running} />
+        )}
       </main>
     </div>
   );
@@ -52,15 +59,17 @@ export function RescueScreen({
 
 function Rescued({
   source,
+  seen,
   frozen,
   additives,
 }: {
   source: RescueSource;
+  seen: Sign | undefined;
   frozen: BatchAnswer['frozen'];
   additives: readonly Ingredient[];
 }) {
   const pan = useRescuedPan(source, frozen, additives);
-  const [sign, setSign] = useState<Sign | undefined>();
+  const [sign, setSign] = useState(seen);
   return (
     <>
       <PanPanel pan={pan} />

@@ -64,6 +64,16 @@ export function useRescuedPan(source: RescueSource, frozen: BatchAnswer['frozen'
       setVersion(version + 1);
       tell({ kind: 'add', name, components, grams });
     },
+    /** what nobody said is in, is in after all */
+    allIsIn: () => {
+      const rows = [...pan.rows];
+      for (const { step, row, grams } of pan.unsaid) {
+        rows[row] = (rows[row] ?? 0) + grams;
+        tell({ kind: 'weigh', step, row, grams, by: 'hand' });
+      }
+      setPan({ ...pan, rows, unsaid: [] });
+      setVersion(version + 1);
+    },
     correctLost: (lostG: number) => {
       setPan({ ...pan, lostG });
       setVersion(version + 1);

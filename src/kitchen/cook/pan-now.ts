@@ -18,6 +18,8 @@ export interface PanNow {
   readonly pouredG: number;
   /** every row that is in was weighed */
   readonly isWeighed: boolean;
+  /** rows of steps that are done of which nobody said that they are in */
+  readonly unsaid: readonly { readonly step: number; readonly row: number; readonly grams: number }[];
 }
 
 /** g of water reckoned to be gone by a moment: what the steps that were done by then had lost. */
@@ -33,14 +35,18 @@ export function massIn({ rows, added }: Pick<PanNow, 'rows' | 'added'>): number 
   return [...rows, ...added.map(({ grams }) => grams)].reduce((sum, grams) => sum + grams, 0);
 }
 
+/** What counts of a row whose step is done, where nobody said that it is in: nothing beside the pan, its plan in the book. */
+export type Unsaid = 'out' | 'asPlanned';
+
 /**
- * What is in the pan of a batch: what was weighed where it was weighed, else as planned; steps that are not begun have put nothing in.
+ * What is in the pan of a batch: what somebody said is in. Steps that are not begun have put nothing in.
  *
  * @param state nothing where a formula is rescued without a batch: all of it is in
  */
 export function panNow(
   { formula, method }: Pick<OpenedPan, 'formula' | 'method'>,
   state: BatchState | undefined,
+  counts: Unsaid = 'out',
 ): PanNow {
   const planned = formula.lines.map(({ grams }) => grams);
   if (!state || !method)
@@ -50,18 +56,21 @@ export function panNow(
       lostG: method?.followed.at(-1)?.end.lostWaterG ?? 0,
       pouredG: 0,
       isWeighed: false,
+      unsaid: [],
     };
   const rows = planned.map(() => 0);
-  let isWeighed = true;
+  const unsaid: { step: number; row: number; grams: number }[] = [];
   let lostG = 0;
   for (const [place, { step, end }] of method.followed.entries()) {
     const status = state.steps[place]?.status;
     if (status === 'todo') continue;
     for (const { row, share } of step.adds) {
-      const weighed = state.weighed.get(weighedKey(place, row));
-      if (weighed === undefined && status === 'now') continue;
-      if (weighed === undefined) isWeighed = false;
-      rows[row] = nth(rows, row) + (weighed ?? nth(planned, row) * share);
+      const key = weighedKey(place, row);
+      const weighed = state.weighed.get(key);
+      const grams = nth(planned, row) * share;
+      const isUnsaid = weighed === undefined && status !== 'now' && !state.later.has(key);
+      if (isUnsaid) unsaid.push({ step: place, row, grams });
+      rows[row] = nth(rows, row) + (weighed ?? (isUnsaid && counts === 'asPlanned' ? grams : 0));
     }
     if (status === 'done') lostG = Math.max(lostG, end.lostWaterG);
   }
@@ -72,7 +81,8 @@ export function panNow(
     added: state.added,
     lostG,
     pouredG: state.poured.reduce((sum, { grams }) => sum + grams, 0),
-    isWeighed,
+    isWeighed: unsaid.length === 0,
+    unsaid,
   };
 }
 

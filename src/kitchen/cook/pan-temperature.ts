@@ -4,7 +4,7 @@ import type { CookedBatch } from './cook-batch';
 /**
  * °C the pan of a batch has by reckoning, so long into its step.
  *
- * @param seconds since the step that is worked on was begun; what the step's end is after that
+ * @param seconds since the clock of the step that is worked on was started; what the step's end is after that
  */
 export function panTemperature({ method }: CookedBatch, state: BatchState, seconds: number): number {
   const { followed, kitchen } = method;

@@ -47,12 +47,12 @@ export function reheatAdvice(
     temperatureC: Math.max(PLACE_C[place], PLACE_C.fridge),
     lostWaterG: 0,
   };
-  const { lengths, pan } = inBursts(cold, kitchen.microwaveW, Math.max(HOTTEST_C, pourC + 10), pourC);
+  const { plan, pan } = inBursts(cold, kitchen.microwaveW, Math.max(HOTTEST_C, pourC + 10), pourC);
   const splash = reheatingSplash(formula, pourC, pan.lostWaterG / share)?.water;
   return {
     grams: share * wholeG,
     toC: pourC,
-    bursts: lengths,
+    bursts: plan.map(({ seconds }) => seconds),
     powerW: kitchen.microwaveW,
     splashG: splash === undefined ? undefined : splash * share,
     isThawed: place === 'freezer',

@@ -41,7 +41,7 @@ export function asMade(
   file: FormulaFile,
   known: (name: string) => Ingredient | undefined = () => undefined,
 ): AsMade {
-  const told = panNow(opened, state);
+  const told = panNow(opened, state, 'asPlanned');
   const pan = massIn({ ...told, added: [] }) > 0 ? told : { ...panNow(opened, undefined), added: told.added };
   const own = pan.added.map(({ name, components, grams }, i) => ({
     id: `put-in-${i + 1}`,

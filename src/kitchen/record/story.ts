@@ -1,4 +1,4 @@
-import { nth } from '@/core/nth';
+import type { Sign } from '@/core/rescue/signs';
 import type { BatchEvent, CheckKind } from '@/formats/batch';
 import { type BatchState, inTime, weighedKey } from '@/formats/batch-state';
 import type { FileTest } from '@/formats/kitchen-test';
@@ -10,7 +10,12 @@ export type StoryItem = { readonly ms: number } & (
   | {
       readonly kind: 'weighed';
       readonly grams: number;
-      readonly off: readonly { readonly row: number; readonly grams: number }[];
+      /** what went in of every row against what was planned; nothing where nobody entered it */
+      readonly rows: readonly {
+        readonly row: number;
+        readonly plannedG: number;
+        readonly weighedG: number | undefined;
+      }[];
     }
   | {
       readonly kind: 'step';
@@ -20,7 +25,7 @@ export type StoryItem = { readonly ms: number } & (
       readonly reckonedC: number;
       readonly readC: number | undefined;
     }
-  | { readonly kind: 'check'; readonly check: CheckKind; readonly isGood: boolean }
+  | { readonly kind: 'check'; readonly check: CheckKind; readonly isGood: boolean; readonly sign: Sign | undefined }
   | { readonly kind: 'added'; readonly name: string; readonly grams: number }
   | { readonly kind: 'test'; readonly result: FileTest; readonly isDoubted: boolean }
   | { readonly kind: 'lost'; readonly grams: number }
@@ -36,25 +41,22 @@ export type StoryItem = { readonly ms: number } & (
   | { readonly kind: 'over'; readonly how: 'finished' | 'abandoned' }
 );
 
-/** From this share on a weight is worth a word. */
-const WORTH_TELLING = 0.01;
-
-/** All that was weighed, told once, when the last of it was in. */
+/** All that was weighed, row by row, told once, when the last of it was in. */
 function weighing({ method, formula }: CookedBatch, state: BatchState, events: readonly BatchEvent[]): StoryItem[] {
   const last = inTime(events).findLast(({ what: { kind } }) => kind === 'weigh');
   if (!last) return [];
-  const off: { row: number; grams: number }[] = [];
-  let grams = 0;
-  for (const [place, { step }] of method.followed.entries()) {
-    for (const { row, share } of step.adds) {
-      const weighed = state.weighed.get(weighedKey(place, row));
-      if (weighed === undefined) continue;
-      grams += weighed;
-      const wanted = (state.replanned.get(row) ?? nth(formula.lines, row).grams) * share;
-      if (Math.abs(weighed - wanted) > WORTH_TELLING * wanted) off.push({ row, grams: weighed - wanted });
-    }
-  }
-  return [{ kind: 'weighed', ms: last.serverMs, grams, off }];
+  const parts = method.followed.flatMap(({ step }, place) =>
+    step.adds.map(({ row }) => ({ row, grams: state.weighed.get(weighedKey(place, row)) })),
+  );
+  const rows = formula.lines.flatMap(({ grams: plannedG }, row) => {
+    const own = parts.filter((part) => part.row === row);
+    if (own.length === 0) return [];
+    const said = own.flatMap(({ grams }) => (grams === undefined ? [] : [grams]));
+    const weighedG = said.length > 0 ? said.reduce((sum, grams) => sum + grams, 0) : undefined;
+    return [{ row, plannedG, weighedG }];
+  });
+  const grams = rows.reduce((sum, { weighedG }) => sum + (weighedG ?? 0), 0);
+  return [{ kind: 'weighed', ms: last.serverMs, grams, rows }];
 }
 
 /** Each step that was done: how long it took, and how warm it was at its end where somebody read it. */
@@ -93,7 +95,7 @@ export function storyOf(cooked: CookedBatch, state: BatchState, events: readonly
   const items: StoryItem[] = [
     ...weighing(cooked, state, events),
     ...steps(cooked, state),
-    ...state.checks.map(({ ms, check, isGood }): StoryItem => ({ kind: 'check', ms, check, isGood })),
+    ...state.checks.map(({ ms, check, isGood, sign }): StoryItem => ({ kind: 'check', ms, check, isGood, sign })),
     ...state.added.map(({ ms, name, grams }): StoryItem => ({ kind: 'added', ms, name, grams })),
     ...state.tests.map(({ ms, result, isDoubted }): StoryItem => ({ kind: 'test', ms, result, isDoubted })),
     ...state.lost.map(({ ms, grams }): StoryItem => ({ kind: 'lost', ms, grams })),

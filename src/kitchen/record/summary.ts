@@ -35,7 +35,7 @@ export function summarise(
 ): BatchSummary {
   const opened = openedPan(frozen);
   const state = foldBatch(opened.method?.followed.length ?? 0, head.startedMs, events);
-  const pan = panNow(opened, state);
+  const pan = panNow(opened, state, 'asPlanned');
   const asWeighed = opened.formula.lines.map((line, row) => ({ ...line, grams: pan.rows[row] ?? 0 }));
   const names = [...new Set(events.flatMap(({ by }) => (by ? [by] : [])))];
   const said = [

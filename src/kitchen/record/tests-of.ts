@@ -32,7 +32,7 @@ export function panByTheBook(
   opened: OpenedPan,
   state: BatchState,
 ): { readonly components: ComponentVector; readonly process: Process } | undefined {
-  const pan = panNow(opened, state);
+  const pan = panNow(opened, state, 'asPlanned');
   const weighed = componentsNow(opened, { ...pan, pouredG: 0 });
   const end = opened.method?.followed.at(-1)?.end;
   const components = weighed.some((grams) => grams > 0) ? weighed : end && massG(end) > 0 ? end.liquid : undefined;

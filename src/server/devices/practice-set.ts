@@ -1,4 +1,4 @@
-import { foldBatch } from '@/formats/batch-state';
+import { type BatchState, foldBatch } from '@/formats/batch-state';
 import type { DeviceOrder, DevicesReading } from '@/formats/device';
 import { type CookedBatch, cookedBatch } from '@/kitchen/cook/cook-batch';
 import { panTemperature } from '@/kitchen/cook/pan-temperature';
@@ -29,13 +29,15 @@ function practiceClock() {
   };
 }
 
-function setFor(db: Database, id: string, cooked: CookedBatch, startedMs: number): PracticeSet {
+function setFor(db: Database, id: string, cooked: CookedBatch, batchMs: number): PracticeSet {
   const clock = practiceClock();
-  let state = foldBatch(cooked.method.followed.length, startedMs, []);
-  /** s of the practice clock at which the step that is worked on was begun */
-  let begun = clock.now();
+  let state = foldBatch(cooked.method.followed.length, batchMs, []);
+  /** s of the practice clock at which the clock of the step that is worked on was started */
+  let started = clock.now();
+  const startedMs = (of: BatchState) => of.steps[of.now ?? -1]?.startedMs;
+  const sinceStart = () => (startedMs(state) === undefined ? 0 : clock.now() - started);
   const scale: SimulatedScale = simulatedScale(clock.now, 5);
-  const probe: SimulatedProbe = simulatedProbe(() => panTemperature(cooked, state, clock.now() - begun), clock.now, 6);
+  const probe: SimulatedProbe = simulatedProbe(() => panTemperature(cooked, state, sinceStart()), clock.now, 6);
   return {
     read: () => ({ scale: scale.read(), probe: probe.read() }),
     order: (order) => {
@@ -47,8 +49,8 @@ function setFor(db: Database, id: string, cooked: CookedBatch, startedMs: number
       if (order.order === 'lose') (order.what === 'scale' ? scale : probe).lose(order.isLost);
     },
     refresh: async () => {
-      const next = foldBatch(cooked.method.followed.length, startedMs, await eventsAfter(db, id, 0));
-      if (next.now !== state.now) begun = clock.now();
+      const next = foldBatch(cooked.method.followed.length, batchMs, await eventsAfter(db, id, 0));
+      if (next.now !== state.now || startedMs(next) !== startedMs(state)) started = clock.now();
       state = next;
     },
   };
