@@ -1,6 +1,6 @@
 'use client';
 
-import { useCallback, useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import type { BatchAnswer } from '@/formats/batch';
 import { batchNumber } from '@/ui/batch-number';
 import { Key } from '@/ui/button';
@@ -15,19 +15,26 @@ import { BatchOver } from './batch-over';
 import { CookSide } from './cook-side';
 import { CookStep } from './cook-step';
 import { CookSteps } from './cook-steps';
+import { LookNow } from './look-now';
+import { Looks } from './looks';
+import { NotInYet } from './not-in-yet';
 import { type Cook, useCook } from './use-cook';
+import { WeighFirst } from './weigh-first';
 
 /** Space and the arrow keys go on and back, unless something is typed or pressed. */
-function useCookKeys({ state, log }: Cook) {
+function useCookKeys(cook: Cook) {
+  const { state, log, leaveStep, isWeighing } = cook;
   const { now, over } = state;
+  const latest = useRef(leaveStep);
+  latest.current = leaveStep;
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const isBusy =
         event.target instanceof Element && event.target.closest('input, textarea, select, button, a, [role=dialog]');
-      if (isBusy || event.ctrlKey || event.metaKey || event.altKey || over) return;
+      if (isBusy || event.ctrlKey || event.metaKey || event.altKey || over || isWeighing) return;
       if ((event.key === ' ' || event.key === 'ArrowRight') && now !== undefined) {
         event.preventDefault();
-        log.tell({ kind: 'done', step: now });
+        latest.current(now);
       }
       if (event.key === 'ArrowLeft') {
         const before = (now ?? state.steps.length) - 1;
@@ -36,7 +43,7 @@ function useCookKeys({ state, log }: Cook) {
     };
     document.addEventListener('keydown', onKey);
     return () => document.removeEventListener('keydown', onKey);
-  }, [now, over, log, state.steps.length]);
+  }, [now, over, log, isWeighing, state.steps.length]);
 }
 
 /** Whose figures the batch was frozen with. */
@@ -44,6 +51,26 @@ const reckonedAs = ({ frozen: { file } }: BatchAnswer) =>
   file.process.warmOffset !== 0 || file.process.coldOffset !== 0
     ? 'Reckoned as this kitchen pours.'
     : 'Reckoned by the book.';
+
+/** What stands beside the step: in sight where there is room, else behind a press. */
+function Beside(props: Parameters<typeof CookSide>[0]) {
+  const [isOpen, setOpen] = useState(false);
+  return (
+    <>
+      <button
+        type="button"
+        aria-expanded={isOpen}
+        className="min-h-14 w-full px-5 text-left font-semibold text-enamel underline lg:hidden"
+        onClick={() => setOpen(!isOpen)}
+      >
+        {isOpen ? 'Close timers, tests and scale' : 'Timers, tests and scale'}
+      </button>
+      <div className={isOpen ? '' : 'max-lg:hidden'}>
+        <CookSide {...props} />
+      </div>
+    </>
+  );
+}
 
 /** Beside the pan: one step of a batch at a time, big; everything that happens is kept as it happens. */
 export function CookScreen({ opened }: { opened: BatchAnswer }) {
@@ -73,19 +100,26 @@ export function CookScreen({ opened }: { opened: BatchAnswer }) {
         steps={<Steps at="cook" id={formulaId} />}
       />
       <AlarmQuestion alarm={alarm} />
-      <main className="grid flex-1 grid-cols-1 md:grid-cols-[230px_minmax(0,1fr)] lg:min-h-0 lg:grid-cols-[250px_minmax(0,1fr)_320px]">
-        <div className="thin-scroll border-rule border-r bg-sheet max-md:order-3 md:max-lg:row-span-2 lg:overflow-y-auto">
+      <main className="grid flex-1 grid-cols-1 lg:min-h-0 lg:grid-cols-[minmax(0,1fr)_440px]">
+        <div className="thin-scroll relative flex flex-col lg:overflow-y-auto">
           <CookSteps cook={cook} />
-        </div>
-        <div className="thin-scroll flex flex-col lg:overflow-y-auto">
-          {state.over || state.now === undefined ? (
+          {cook.isWeighing ? (
+            <WeighFirst cook={cook} />
+          ) : state.over || state.now === undefined ? (
             <BatchOver cook={cook} />
           ) : (
             <CookStep cook={cook} place={state.now} onEnd={ring} />
           )}
+          <NotInYet cook={cook} />
         </div>
-        <div className="thin-scroll border-rule bg-sheet max-lg:border-t lg:overflow-y-auto lg:border-l">
-          <CookSide cook={cook} id={opened.head.id} onEnd={ring} />
+        <div className="thin-scroll relative border-rule bg-sheet pb-4 max-lg:border-t lg:overflow-y-auto lg:border-l">
+          {state.now !== undefined && !state.over && !cook.isWeighing && (
+            <>
+              <LookNow cook={cook} place={state.now} />
+              <Looks cook={cook} place={state.now} />
+            </>
+          )}
+          <Beside cook={cook} id={opened.head.id} onEnd={ring} />
         </div>
       </main>
       <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-foot px-4 py-1 text-[13px]">

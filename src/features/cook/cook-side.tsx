@@ -11,7 +11,7 @@ import { PanWeights } from './pan-weights';
 import { PracticePanel } from './practice-panel';
 import { RingTest } from './ring-test';
 import { RunningBatches } from './running-batches';
-import { clockSeconds, StepClock } from './step-clock';
+import { StepClock } from './step-clock';
 import { Timers } from './timers';
 import type { Cook } from './use-cook';
 
@@ -24,7 +24,9 @@ function warmthsOf({ state, cooked, log }: Cook): WarmthAt[] {
   const read = state.temperatures.map(({ ms, temperatureC }) => ({ ms, temperatureC }));
   const all = [...reckoned, ...read].sort((a, b) => a.ms - b.ms);
   const last = all.at(-1);
-  return last ? [...all, { ms: Math.max(log.now(), last.ms), temperatureC: last.temperatureC }] : [];
+  // A batch that is over stands still.
+  const untilMs = state.overMs ?? log.now();
+  return last ? [...all, { ms: Math.max(untilMs, last.ms), temperatureC: last.temperatureC }] : [];
 }
 
 /** How long the batch has been where things grow, in both common rules. */
@@ -77,19 +79,19 @@ export function CookSide({ cook, id, onEnd }: { cook: Cook; id: string; onEnd: (
           <ul>
             {aside.map((place) => {
               const followed = cooked.method.followed[place];
-              const begunMs = state.steps[place]?.begunMs;
-              if (!followed || begunMs === undefined) return null;
+              const startedMs = state.steps[place]?.startedMs;
+              if (!followed) return null;
               return (
                 <li key={place} className="flex items-center gap-3 border-rule border-t py-1.5">
                   <span className="min-w-0 flex-1 leading-tight">{wordsOfStep(followed).name}</span>
                   <StepClock
-                    seconds={clockSeconds(followed)}
-                    begunMs={begunMs}
+                    seconds={followed.seconds}
+                    begunMs={startedMs}
                     now={log.now}
                     onEnd={onEnd}
                     className="text-[1.2rem]"
                   />
-                  <Button onClick={() => log.tell({ kind: 'done', step: place })}>Done</Button>
+                  <Button onClick={() => cook.leaveStep(place)}>Done</Button>
                 </li>
               );
             })}

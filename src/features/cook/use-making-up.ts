@@ -1,50 +1,60 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
+import type { OffWeight } from '@/core/cook/off-weight';
 import { roundToScale } from '@/core/matter/scale-rounding';
-import { type Cook, gramsIn } from './use-cook';
+import { gramsAsTheyAre } from '@/kitchen/cook/rows-open';
+import type { Cook } from './use-cook';
+
+/** Rows of which anything is in the pan: they can only grow. */
+function rowsIn({ state }: Cook): ReadonlySet<number> {
+  return new Set([...state.weighed].flatMap(([key, grams]) => (grams > 0 ? [Number(key.split(':')[1])] : [])));
+}
 
 /**
- * What makes up for a row of which other than written went in.
+ * What comes of a row of which other than planned is weighed, and what makes up for it, worked out beside the screen.
  *
- * @param total g of the row that are in, all its steps together
+ * @param isAsked the row lies outside its band
  */
-export function useMakingUp({ cooked, state, log, thread }: Cook, row: number, total: number) {
-  const [trouble, setTrouble] = useState<string | undefined>();
-  const { formula, method } = cooked;
-  const isIn = (other: number) => other === row || gramsIn(state, method.followed.length, other) > 0;
+export function useMakingUp(cook: Cook, row: number, isAsked: boolean) {
+  const { cooked, state, log, thread } = cook;
+  const [found, setFound] = useState<OffWeight | undefined>();
+  const [isLost, setLost] = useState(false);
+  const grams = gramsAsTheyAre(cooked, state);
+  const key = isAsked ? grams.join(' ') : '';
+  const isIn = rowsIn(cook);
+  const latest = useRef({ cooked, grams, isIn });
+  latest.current = { cooked, grams, isIn };
+  useEffect(() => {
+    setFound(undefined);
+    setLost(false);
+    if (key === '') return;
+    let isHere = true;
+    const asked = latest.current;
+    thread
+      .ask((door) =>
+        door.offWeight(
+          asked.cooked.formula,
+          asked.grams,
+          asked.grams.map((_, other) => other === row || asked.isIn.has(other)),
+        ),
+      )
+      .then(
+        (answer) => isHere && setFound(answer),
+        () => isHere && setLost(true),
+      );
+    return () => {
+      isHere = false;
+    };
+  }, [key, row, thread]);
   return {
-    /** why nothing makes up for it */
-    trouble,
-    /** all rows that are not in yet, as much more or less */
-    scaleRest: () => {
-      const planned = formula.lines[row]?.grams ?? 0;
-      const factor = planned > 0 ? total / planned : 1;
-      for (const [other, { grams }] of formula.lines.entries()) {
-        if (!isIn(other)) log.tell({ kind: 'replan', row: other, grams: roundToScale(grams * factor) });
-      }
-      log.tell({ kind: 'replan', row, grams: roundToScale(total) });
-    },
-    /** what is in stays; the others are balanced around it */
-    compensate: async () => {
-      setTrouble(undefined);
-      const lines = formula.lines.map((line, i) => (i === row ? { ...line, grams: total } : line));
-      try {
-        const grams = await thread.ask((door) =>
-          door.compensate(
-            { ...formula, lines },
-            lines.map((_, i) => isIn(i)),
-          ),
-        );
-        if (!grams) {
-          setTrouble('Nothing that is not in yet can make up for it: go on, and look at it when it is done.');
-          return;
-        }
-        for (const [i, each] of grams.entries()) {
-          const wanted = roundToScale(each);
-          if (wanted !== roundToScale(formula.lines[i]?.grams ?? 0))
-            log.tell({ kind: 'replan', row: i, grams: wanted });
-        }
-      } catch {
-        setTrouble('It could not be worked out: the server cannot be reached.');
+    found,
+    /** it could not be worked out */
+    isLost,
+    /** what is in stays; the others are wanted in other amounts */
+    makeUp: () => {
+      for (const [other, wanted] of (found?.makeUp?.grams ?? []).entries()) {
+        const rounded = roundToScale(wanted);
+        const isSame = rounded === roundToScale(cooked.formula.lines[other]?.grams ?? 0);
+        if (!isSame) log.tell({ kind: 'replan', row: other, grams: rounded });
       }
     },
   };

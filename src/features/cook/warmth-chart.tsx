@@ -9,7 +9,7 @@ import type { Cook } from './use-cook';
 /** The step that is worked on: as it is reckoned, and as it was read, min since it began. */
 function seriesOf({ cooked, state }: Cook, place: number) {
   const followed = cooked.method.followed[place];
-  const begunMs = state.steps[place]?.begunMs;
+  const begunMs = state.steps[place]?.startedMs ?? state.steps[place]?.begunMs;
   if (!followed || begunMs === undefined) return undefined;
   const reckoned = followed.curve.map(([s, t]) => ({
     x: (s - followed.start.seconds) / 60,

@@ -25,7 +25,8 @@ function expectedRate({ start, end, seconds }: FollowedStep, aroundC: number): n
 function coolsWords(cook: Cook, followed: FollowedStep, place: number): string | undefined {
   const { end } = followed.step;
   if (end.kind !== 'cooled') return undefined;
-  const begunMs = cook.state.steps[place]?.begunMs ?? 0;
+  const begunMs = cook.state.steps[place]?.startedMs;
+  if (begunMs === undefined) return undefined;
   const { kitchenC } = cook.cooked.method.kitchen;
   const read = cook.state.temperatures
     .filter(({ ms }) => ms >= begunMs)
@@ -58,10 +59,6 @@ export function Warmth({ cook, followed, place }: { cook: Cook; followed: Follow
   return (
     <section aria-label="Warmth" className="mt-4 rounded-xl border border-rule bg-sheet px-5 py-3">
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
-        <p>
-          <span className="text-mute">at its end</span>{' '}
-          <span className="read text-[34px] leading-tight">{celsius(Math.round(followed.end.temperatureC))}</span>
-        </p>
         {probe && (
           <p data-testid="probe">
             <span className="text-mute">the probe</span>{' '}
@@ -96,7 +93,7 @@ export function Warmth({ cook, followed, place }: { cook: Cook; followed: Follow
           {words}
         </p>
       )}
-      <StirCue followed={followed} begunMs={cook.state.steps[place]?.begunMs ?? cook.log.now()} now={cook.log.now} />
+      <StirCue followed={followed} begunMs={cook.state.steps[place]?.startedMs ?? cook.log.now()} now={cook.log.now} />
     </section>
   );
 }

@@ -18,7 +18,8 @@ import { proposalSentence, TOOL_WORDS, WAY_WORDS } from '@/kitchen/words/method-
 import { HEAT_SENTENCES } from '@/kitchen/words/step-words';
 import { Button } from '@/ui/button';
 import { duration } from '@/ui/duration';
-import { celsius, centimetres, percent, significant, weight } from '@/ui/format';
+import { faultNumbers } from '@/ui/fault-numbers';
+import { celsius, centimetres, weight } from '@/ui/format';
 import { PanPicture } from '@/ui/pan-picture';
 import { StepEditor } from './edit/step-editor';
 import { StepFigures } from './step-figures';
@@ -43,14 +44,7 @@ function Faults({
   onMend: (mend: Mend) => void;
 }) {
   const mends = useMends(method, faults);
-  const numbers = {
-    celsius: (c: number) => celsius(Math.round(c)),
-    weight: (g: number) => weight(Math.round(g * 10) / 10),
-    percent,
-    ratio: (value: number) => significant(value),
-    duration,
-    row: (row: number) => names[row] ?? '',
-  };
+  const numbers = faultNumbers(names);
   return faults.map((fault, i) => {
     const preview = mends[i];
     return (

@@ -28,13 +28,11 @@ export function rowsAt({ formula, method }: Of, state: BatchState, place: number
   return [...putOff, ...rowsOf(place)].filter(({ wantedG }) => wantedG > 0);
 }
 
-/** The rows of a step nobody has said anything of: neither in, nor left out, nor later. */
+/** The rows of a step nobody has said anything of: neither in, nor left out, nor later. One that was put off to here has to be said again. */
 export function openRows(cooked: Of, state: BatchState, place: number): StepRow[] {
-  return rowsAt(cooked, state, place).filter(({ step, row }) => {
-    const key = weighedKey(step, row);
-    // One that was put off to here has to be said again.
-    return !state.weighed.has(key) && !(step === place && state.later.has(key));
-  });
+  return rowsAt(cooked, state, place).filter(
+    ({ step, row }) => !state.weighed.has(weighedKey(step, row)) && !state.later.has(weighedKey(place, row)),
+  );
 }
 
 /** Whether a row can be put off from a step: there is a later one in the pan or bowl. */

@@ -1,5 +1,5 @@
 import type { Metadata } from 'next';
-import { notFound } from 'next/navigation';
+import { notFound, redirect } from 'next/navigation';
 import { CookScreen } from '@/features/cook/cook-screen';
 import { sharedDatabase } from '@/server/db/database';
 import { findBatch, openBatch } from '@/server/repositories/batch-rows';
@@ -19,5 +19,7 @@ export default async function BatchPage({ params }: Props) {
   const { db } = await sharedDatabase();
   const opened = await openBatch(db, id);
   if (!opened) notFound();
+  // One that is over is read, not cooked.
+  if (opened.head.state !== 'running') redirect(`/batches/${id}/record`);
   return <CookScreen key={id} opened={opened} />;
 }
