@@ -6,6 +6,7 @@ import { LookingNotice } from '@/ui/looking-notice';
 import { NOTES_EARLY_CHOICES } from '@/ui/notes-early-choices';
 import { PoursProvider } from '@/ui/pours/pours-provider';
 import { SettingsProvider } from '@/ui/settings/settings-provider';
+import { DueTimer } from '@/ui/timers/due-timer';
 import { figureNews, kitchenPours } from './kitchen-pours';
 import { kitchenSettings } from './kitchen-settings';
 import './globals.css';
@@ -36,6 +37,7 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
         <SettingsProvider settings={await kitchenSettings()}>
           <PoursProvider knowledge={await kitchenPours()}>{children}</PoursProvider>
           <LookingNotice />
+          <DueTimer />
           <FigureNewsNotice news={await figureNews()} />
         </SettingsProvider>
       </body>

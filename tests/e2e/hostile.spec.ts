@@ -101,6 +101,7 @@ function hostile(id: string, batch: string, own: Readonly<Record<string, string>
       '/api/access/sessions/abc',
       '/api/health',
       '/api/batches',
+      '/api/timers',
       '/api/book',
       '/api/book/past',
       '/api/kitchen',

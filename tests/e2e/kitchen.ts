@@ -9,6 +9,8 @@ export const test = base.extend<{ page: Page; silent: string[] }>({
     await context.addInitScript(() => {
       try {
         localStorage.setItem('dark-pour:pours', localStorage.getItem('dark-pour:pours') ?? 'book');
+        // What other tests left running must not lie over the page, unless a test asks for it.
+        localStorage.setItem('dark-pour:shows-timers', localStorage.getItem('dark-pour:shows-timers') ?? 'off');
       } catch {
         // Storage barred: the page has none to read either.
       }

@@ -16,7 +16,7 @@ export function BatchesScreen({ batches }: { batches: readonly BatchHead[] }) {
   const router = useRouter();
   useChanges((change) => {
     if (change.what === 'batch') router.refresh();
-  });
+  }, router.refresh);
   return (
     <div className="flex min-h-screen flex-col">
       <TopBar />

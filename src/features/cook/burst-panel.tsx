@@ -10,17 +10,7 @@ import type { Cook } from './use-cook';
 const ONE_MORE_S = 10;
 
 /** Bursts are cooked one by one: watts, seconds, how hot its hottest place gets, then stir and look. */
-export function BurstPanel({
-  cook,
-  followed,
-  place,
-  onEnd,
-}: {
-  cook: Cook;
-  followed: FollowedStep;
-  place: number;
-  onEnd: () => void;
-}) {
+export function BurstPanel({ cook, followed, place }: { cook: Cook; followed: FollowedStep; place: number }) {
   const { state, log, cooked } = cook;
   const plan = followed.bursts ?? [];
   const begunMs = state.steps[place]?.begunMs ?? 0;
@@ -41,7 +31,6 @@ export function BurstPanel({
             seconds={last.seconds}
             begunMs={last.ms}
             now={log.now}
-            onEnd={onEnd}
             className="text-[64px] leading-none"
           />
           <p className="min-w-48 flex-1 text-[20px]">

@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { COOLING_RULES, dangerClock, type WarmthAt } from '@/kitchen/cook/danger-clock';
+import { endsByTheClock } from '@/kitchen/cook/timers-of';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { wordsOfStep } from '@/kitchen/words/fitting-words';
 import { Button } from '@/ui/button';
@@ -88,7 +89,7 @@ export function CookSide({ cook, id, onEnd }: { cook: Cook; id: string; onEnd: (
                     seconds={followed.seconds}
                     begunMs={startedMs}
                     now={log.now}
-                    onEnd={onEnd}
+                    onEnd={endsByTheClock(followed) ? undefined : onEnd}
                     className="text-[1.2rem]"
                   />
                   <Button onClick={() => cook.leaveStep(place)}>Done</Button>
@@ -99,7 +100,7 @@ export function CookSide({ cook, id, onEnd }: { cook: Cook; id: string; onEnd: (
         </>
       )}
       {cook.isWithDevices && <PracticePanel devices={cook.devices} />}
-      <Timers cook={cook} onEnd={onEnd} />
+      <Timers cook={cook} />
       <RingTest cook={cook} />
       <PanWeights cook={cook} />
       <PhotoEntry onPhoto={(photo, shows) => log.tell({ kind: 'photo', photo, shows })} />

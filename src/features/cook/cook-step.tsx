@@ -4,6 +4,7 @@ import type { FollowedStep } from '@/core/method/follow-method';
 import { isWait } from '@/core/method/hands';
 import { openRows } from '@/kitchen/cook/rows-open';
 import { needsHeat } from '@/kitchen/cook/step-start';
+import { endsByTheClock } from '@/kitchen/cook/timers-of';
 import { stepCaution } from '@/kitchen/method/step-caution';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { wordsOfStep } from '@/kitchen/words/fitting-words';
@@ -60,7 +61,7 @@ function BigNumbers({
             seconds={followed.seconds}
             begunMs={startedMs}
             now={log.now}
-            onEnd={onEnd}
+            onEnd={endsByTheClock(followed) ? undefined : onEnd}
             className="text-[84px] leading-none"
           />
         </div>
@@ -110,7 +111,7 @@ export function CookStep({ cook, place, onEnd }: { cook: Cook; place: number; on
         {step.note && <p className="mt-1 text-[22px]">{step.note}</p>}
         <StepWarnings cook={cook} place={place} />
         <BigNumbers cook={cook} followed={followed} place={place} onEnd={onEnd} />
-        {step.end.kind === 'bursts' && <BurstPanel cook={cook} followed={followed} place={place} onEnd={onEnd} />}
+        {step.end.kind === 'bursts' && <BurstPanel cook={cook} followed={followed} place={place} />}
         <WeighIn cook={cook} place={place} />
         {!isAside && <Warmth cook={cook} followed={followed} place={place} />}
         {caution && (

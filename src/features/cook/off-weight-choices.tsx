@@ -96,7 +96,7 @@ export function OffWeightChoices({
           {found.makeUp ? (
             <Choice
               press="Make up for it with the rest"
-              says={`${changesWords(cook, found.makeUp.grams)} Then ${outlookWords(found.planned, found.makeUp.outlook)}`}
+              says={`${changesWords(cook, row, found.makeUp.grams)} Then ${outlookWords(found.planned, found.makeUp.outlook)}`}
               onPress={makeUp}
             />
           ) : (
@@ -123,12 +123,12 @@ function Choice({ press, says, onPress }: { press: string; says: string; onPress
   );
 }
 
-/** Which rows are wanted in other amounts. */
-function changesWords({ cooked, state }: Cook, grams: readonly number[]): string {
+/** Which rows beside the one that was weighed are wanted in other amounts. */
+function changesWords({ cooked, state }: Cook, weighed: number, grams: readonly number[]): string {
   const isIn = new Set([...state.weighed.keys()].map((key) => Number(key.split(':')[1])));
   const changed = grams.flatMap((each, row) => {
     const now = cooked.formula.lines[row]?.grams ?? 0;
-    const isOther = !isIn.has(row) && Math.abs(each - now) > Math.max(0.5, 0.005 * now);
+    const isOther = row !== weighed && !isIn.has(row) && Math.abs(each - now) > Math.max(0.5, 0.005 * now);
     return isOther ? [`${cooked.names[row]} ${weight(roundToScale(each))}`] : [];
   });
   return changed.length > 0 ? `${changed.join(', ')}.` : '';

@@ -18,7 +18,7 @@ export function RunningBatches({ id }: { id: string }) {
   useEffect(look, [look]);
   useChanges((change) => {
     if (change.what === 'batch') look();
-  });
+  }, look);
   if (others.length === 0) return null;
   return (
     <>

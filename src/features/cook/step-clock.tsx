@@ -2,7 +2,7 @@ import { useEffect, useRef } from 'react';
 import { clockText } from '@/ui/clock-text';
 import { useSecond } from '@/ui/use-second';
 
-/** A clock that counts down to the end of something, and over it; it rings once when it comes there. It stands until it is started. */
+/** A clock that counts down to the end of something, and over it. It stands until it is started. */
 export function StepClock({
   seconds,
   begunMs,
@@ -15,7 +15,8 @@ export function StepClock({
   begunMs: number | undefined;
   /** ms on the server's clock */
   now: () => number;
-  onEnd: () => void;
+  /** hears once that it came to its end, where nothing else tells of it */
+  onEnd?: (() => void) | undefined;
   className?: string;
 }) {
   useSecond();
@@ -25,7 +26,7 @@ export function StepClock({
   useEffect(() => {
     if (!isOver || hasRung.current) return;
     hasRung.current = true;
-    onEnd();
+    onEnd?.();
   }, [isOver, onEnd]);
   const colour = begunMs === undefined ? 'text-mute' : isOver ? 'text-off' : 'text-enamel';
   return (

@@ -9,7 +9,7 @@ import type { Cook } from './use-cook';
 const SECONDS = { least: 1, most: 86_400, unit: 's', units: { s: 1, sec: 1, min: 60, h: 3600 }, example: '10 min' };
 
 /** Timers of the cook's own, beside those of the steps. */
-export function Timers({ cook: { state, log }, onEnd }: { cook: Cook; onEnd: () => void }) {
+export function Timers({ cook: { state, log } }: { cook: Cook }) {
   const [label, setLabel] = useState('');
   const [seconds, setSeconds] = useState<number | undefined>();
   const [made, setMade] = useState(0);
@@ -28,7 +28,7 @@ export function Timers({ cook: { state, log }, onEnd }: { cook: Cook; onEnd: () 
         {state.timers.map(({ id, label: name, seconds: lasts, ms }) => (
           <li key={id} className="flex items-center gap-3 border-rule border-t py-1.5">
             <span className="min-w-0 flex-1 leading-tight">{name}</span>
-            <StepClock seconds={lasts} begunMs={ms} now={log.now} onEnd={onEnd} className="text-[1.2rem]" />
+            <StepClock seconds={lasts} begunMs={ms} now={log.now} className="text-[1.2rem]" />
             <Button aria-label={`Stop the timer ${name}`} onClick={() => log.tell({ kind: 'timerOff', id })}>
               Off
             </Button>

@@ -73,6 +73,13 @@ function tellingOf(cooked: CookedBatch, state: BatchState, tell: (what: Happenin
       tell({ kind: 'weigh', step: part.step, row: part.row, grams, by });
       if (place === state.now) startIfReady(place, part);
     },
+    /** everything a step still waits for is in, as it was weighed beforehand */
+    putAllIn: (place: number) => {
+      const open = openRows(cooked, state, place);
+      for (const { step, row, wantedG } of open) tell({ kind: 'weigh', step, row, grams: wantedG, by: 'hand' });
+      const isStarted = state.steps[place]?.startedMs !== undefined;
+      if (place === state.now && !isStarted && startsByItself(cooked, place)) tell({ kind: 'start', step: place });
+    },
     /** a row is to go in with a later step */
     putOff: (place: number, { row }: StepRow) => tell({ kind: 'later', step: place, row }),
     /** goes on from a step nobody has to be asked about any more */

@@ -6,11 +6,19 @@ const WIDTH = 600;
 /** The bar ends at so many times what is planned. */
 const ENDS = 1.35;
 
-const tenth = (grams: number) => weight(roundToScale(grams));
+/** g from which a band is told in whole grams. */
+const WHOLE_FROM_G = 50;
 
-/** From where to where it does not matter. */
-const bandWords = ({ low, high }: WeighBand) =>
-  low.grams > 0 ? `${tenth(low.grams)} to ${tenth(high.grams)} is as good` : `up to ${tenth(high.grams)} is as good`;
+/** From where to where it does not matter, rounded inwards: what is told as good is. */
+function bandWords({ low, high }: WeighBand): string {
+  const step = high.grams >= WHOLE_FROM_G ? 1 : 0.1;
+  const from = Math.ceil(low.grams / step - 1e-9) * step;
+  const to = Math.floor(high.grams / step + 1e-9) * step;
+  if (from > to) return `only about ${weight(roundToScale((low.grams + high.grams) / 2))} is as good`;
+  return from > 0
+    ? `${weight(roundToScale(from))} to ${weight(roundToScale(to))} is as good`
+    : `up to ${weight(roundToScale(to))} is as good`;
+}
 
 /** How full it is, and the band within which it does not matter. */
 export function WeighBandBar({

@@ -39,7 +39,7 @@ export function WeighFirst({ cook }: { cook: Cook }) {
               wanted={roundToScale(cooked.formula.lines[row]?.grams ?? 0)}
               weighed={state.setOut.get(row)}
               elsewhere={0}
-              press="Weighed"
+              press="It is weighed"
               isNext={row === open[0]}
               canSpoonOut
               note={[cutRows.includes(row) ? 'chop or cut it' : undefined, partsWords(cook, row)]

@@ -3,6 +3,7 @@ import { nth } from '@/core/nth';
 import { weighedKey } from '@/formats/batch-state';
 import { gramsAsTheyAre, openRows, rowsAt, type StepRow } from '@/kitchen/cook/rows-open';
 import { wordsOfStep } from '@/kitchen/words/fitting-words';
+import { Button } from '@/ui/button';
 import type { Cook } from './use-cook';
 import { WeighRow } from './weigh-row';
 
@@ -20,9 +21,18 @@ export function WeighIn({ cook, place }: { cook: Cook; place: number }) {
   const { cooked, state } = cook;
   const rows = rowsAt(cooked, state, place);
   if (rows.length === 0) return null;
-  const next = openRows(cooked, state, place)[0];
+  const open = openRows(cooked, state, place);
+  const next = open[0];
+  const isReady = open.length > 1 && open.every(({ row }) => state.setOut.has(row));
   return (
     <ul aria-label="Weigh in" className="mt-4 grid gap-2">
+      {isReady && (
+        <li>
+          <Button look="primary" className="min-h-14 w-full text-[18px]" onClick={() => cook.putAllIn(place)}>
+            All {open.length} are in
+          </Button>
+        </li>
+      )}
       {rows.map((part) => {
         const { step, row, wantedG } = part;
         const from = cooked.method.followed[step];

@@ -104,7 +104,7 @@ export function useDay(
   const methods = useMethods(formulas, ingredients);
   useChanges((change) => {
     if (change.what === 'day' && change.id === day) router.refresh();
-  });
+  }, router.refresh);
   const works = useMemo(
     () =>
       tasks.flatMap(({ id, formulaId, readyMinutes, servedMinutes }): DayWork[] => {

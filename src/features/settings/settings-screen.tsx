@@ -7,6 +7,7 @@ import { celsius, centimetres, money, priceByWeight, weight } from '@/ui/format'
 import { NumberField } from '@/ui/number-field';
 import { numeral } from '@/ui/settings/numerals';
 import { useSettings } from '@/ui/settings/settings-provider';
+import { useShowsTimers } from '@/ui/timers/due-timer';
 import { TopBar } from '@/ui/top-bar';
 import { KITCHEN_RULES, useKitchenTemperature } from '@/ui/use-kitchen-temperature';
 import { CUP_WORDS, useCupSystem, useMeasures } from '@/ui/use-measure-system';
@@ -161,6 +162,7 @@ function TabletChoices() {
   const [cups, setCups] = useCupSystem();
   const [kitchenC, setKitchenC] = useKitchenTemperature();
   const [theme, chooseTheme] = useTheme();
+  const [showsTimers, setShowsTimers] = useShowsTimers();
   return (
     <>
       <SettingChoice
@@ -201,6 +203,16 @@ function TabletChoices() {
           ['night', 'night'],
         ]}
         onChoose={chooseTheme}
+      />
+      <SettingChoice
+        label="A timer that is due"
+        example="whatever page is open here"
+        value={showsTimers}
+        options={[
+          ['on', 'fills the screen'],
+          ['off', 'shows on its batch alone'],
+        ]}
+        onChoose={setShowsTimers}
       />
     </>
   );

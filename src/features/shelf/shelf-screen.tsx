@@ -34,7 +34,7 @@ export function ShelfScreen({ opened, serverDay }: { opened: readonly ShelfItem[
   };
   useChanges((change) => {
     if (change.what === 'shelf') look();
-  });
+  }, look);
   const standing = (wanted: 'past' | 'today') =>
     items.filter(({ useBy }) => useBy !== null && dueStands(useBy, today) === wanted);
   const [past, due] = [standing('past'), standing('today')];

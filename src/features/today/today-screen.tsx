@@ -49,7 +49,7 @@ export function TodayScreen({ facts }: { facts: TodayFacts }) {
   const router = useRouter();
   useChanges((change) => {
     if (change.what !== 'formula') router.refresh();
-  });
+  }, router.refresh);
   // A tablet that stays on over midnight asks anew.
   const day = useDay(facts.day);
   const drawn = useRef(facts.day);

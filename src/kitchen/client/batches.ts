@@ -26,5 +26,10 @@ export async function tellBatch(
   events: readonly Told[],
 ): Promise<z.output<typeof logAnswerSchema>> {
   const { logAnswerSchema: schema } = await import('@/formats/batch');
-  return schema.parse(await askServer(`/api/batches/${id}/events`, 'POST', { after, events, sentMs: Date.now() }));
+  const path = `/api/batches/${id}/events`;
+  return schema.parse(
+    await (events.length === 0
+      ? askServer(`${path}?after=${after}`, 'GET')
+      : askServer(path, 'POST', { after, events, sentMs: Date.now() })),
+  );
 }

@@ -16,6 +16,8 @@ import {
 } from './untold';
 
 const AGAIN_MS = 3_000;
+/** An answer that took longer does not set the clock, ms. */
+const PROMPT_MS = 1_500;
 /** Events that are told in one go. */
 const MOST_AT_ONCE = 200;
 
@@ -35,8 +37,11 @@ function useServerClock(nowMs: number) {
     () => base.current.serverMs + (base.current.at > 0 ? performance.now() - base.current.at : 0),
     [],
   );
-  const set = useCallback((serverMs: number) => {
-    base.current = { serverMs, at: performance.now() };
+  const set = useCallback((serverMs: number, askedAt: number) => {
+    const at = performance.now();
+    // What was long on its way says little of the time: an outage must not move a clock.
+    if (at - askedAt > PROMPT_MS && base.current.at > 0) return;
+    base.current = { serverMs: serverMs + (at - askedAt) / 2, at };
   }, []);
   // One object for the page's life: what is sent hangs on it.
   return useMemo(() => ({ now, set }), [now, set]);
@@ -132,9 +137,10 @@ export function useBatchLog({ head: { id, startedMs }, events: opened, nowMs }: 
     // What another page of this tablet could not tell is told along: each is kept once by its key.
     const sent = together(mine.current.map(plain), untold(id)).slice(0, MOST_AT_ONCE);
     let isMore = false;
+    const askedAt = performance.now();
     try {
       const answer = await tellBatch(id, known.current.at(-1)?.seq ?? 0, sent);
-      clock.set(answer.nowMs);
+      clock.set(answer.nowMs, askedAt);
       known.current = merged(known.current, answer.events);
       setEvents(known.current);
       refuse(sent, answer.refused);
@@ -159,9 +165,13 @@ export function useBatchLog({ head: { id, startedMs }, events: opened, nowMs }: 
     void send();
     return () => clearTimeout(retry.current);
   }, [id, send, hold, clock, startedMs]);
-  useChanges((change) => {
-    if (change.what === 'batch' && change.id === id) void send();
-  });
+  useChanges(
+    (change) => {
+      if (change.what === 'batch' && change.id === id) void send();
+    },
+    // What happened while nobody looked is asked for.
+    () => void send(),
+  );
 
   const tell = useCallback(
     (what: Happening) => {

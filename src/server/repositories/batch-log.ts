@@ -220,3 +220,16 @@ export async function tell(
     return { events: unheard, state, refused: [...unread, ...refused], nowMs };
   });
 }
+
+/** What a tablet does not know yet of a batch: a plain read, which waits for nobody that writes. Nothing where the batch is gone. */
+export async function readLog(db: Database, batchId: string, after: number, now: Date): Promise<Heard | undefined> {
+  const [batch] = await db.select(HEAD).from(batches).where(eq(batches.id, batchId));
+  if (!batch) return undefined;
+  const events = await eventsAfter(db, batchId, after);
+  const [last] = await db
+    .select({ ms: max(batchEvents.serverMs) })
+    .from(batchEvents)
+    .where(eq(batchEvents.batchId, batchId));
+  const nowMs = Math.max(now.getTime(), batch.startedAt.getTime(), Number(last?.ms ?? 0));
+  return { events: thinReadings(events), state: batch.state, refused: [], nowMs };
+}

@@ -1,4 +1,4 @@
-import { and, asc, eq, gt } from 'drizzle-orm';
+import { and, asc, eq, gt, inArray, sql } from 'drizzle-orm';
 import {
   type BatchAnswer,
   type BatchEvent,
@@ -56,6 +56,19 @@ export async function eventsAfter(db: Pick<Database, 'select'>, batchId: string,
     .select()
     .from(batchEvents)
     .where(and(eq(batchEvents.batchId, batchId), gt(batchEvents.seq, after)))
+    .orderBy(asc(batchEvents.seq));
+  return rows.map(toEvent);
+}
+
+/** Kinds of events that move a clock. */
+const CLOCK_KINDS = ['begin', 'done', 'aside', 'start', 'burst', 'timer', 'timerOff', 'replan', 'finish', 'abandon'];
+
+/** The events of a batch by which its clocks stand, without all else that is told of it. */
+export async function clockEvents(db: Pick<Database, 'select'>, batchId: string): Promise<BatchEvent[]> {
+  const rows = await db
+    .select()
+    .from(batchEvents)
+    .where(and(eq(batchEvents.batchId, batchId), inArray(sql`${batchEvents.what} ->> 'kind'`, CLOCK_KINDS)))
     .orderBy(asc(batchEvents.seq));
   return rows.map(toEvent);
 }
