@@ -35,7 +35,7 @@ async function cook(
   return { formula, batch };
 }
 /** The step that is worked on. */
-const now = (page: Page) => page.getByRole('heading', { level: 1 });
+const now = (page: Page) => page.locator('h1');
 const isIn = (page: Page) => page.getByRole('button', { name: /^It is in:/ });
 
 /** Says of everything that goes in with this step that it is in, and goes on. */
@@ -309,7 +309,7 @@ test('bad requests are answered with a word', async ({ page, silent }) => {
   expect(await tell({ kind: 'temperature', temperatureC: -40, by: 'probe' })).toContain('must be at least -30 °C');
   expect(await tell({ kind: 'weigh', step: 0, row: 0, grams: -5, by: 'hand' })).toContain('must be at least 0 g');
   expect(await tell({ kind: 'timer', id: 'a', label: 'b', seconds: -3 })).toContain('must be at least 1 s');
-  expect(await tell({ kind: 'poured', grams: 90_000 })).toBe('kept 1');
+  expect(await tell({ kind: 'poured', grams: 90_000 })).toMatch(/^kept/);
   const keyless = { after: 0, events: [{ what: { kind: 'finish' } }] };
   expect((await page.request.post(`/api/batches/${batch}/events`, { data: keyless })).status()).toBe(422);
   expect((await page.request.get('/api/batches/constructor')).status()).toBe(404);
@@ -500,7 +500,7 @@ test('weighed first and ticked once, then in by one press; the clock starts with
   silent,
 }) => {
   const { batch } = await cook(page, 'Weir weighed', SAUCE, true);
-  await page.getByLabel('Weighed: Whipping cream 35 %').fill('243');
+  await page.getByRole('textbox', { name: 'Weighed: Whipping cream 35 %' }).fill('243');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'It is weighed: Dark couverture 60 %' }).click();
   await page.getByRole('button', { name: 'It is weighed: Butter, unsalted 82 %' }).click();
@@ -547,9 +547,10 @@ test('what is open is asked about: left out, later, in; the book tells each row 
   for (let step = 0; step < 6; step++) {
     if (await page.getByRole('button', { name: 'Finish the batch' }).isVisible()) break;
     const name = (await now(page).textContent()) ?? '';
+    const open = await isIn(page).count();
     await page.getByRole('button', { name: /^Done, go on/ }).click();
     const leaves = page.getByRole('dialog').getByRole('button', { name: /^Left out/ });
-    if ((await isIn(page).count()) > 0) await leaves.first().click();
+    if (open > 0) await leaves.first().click();
     await expect(now(page)).not.toHaveText(name);
   }
   await page.getByRole('button', { name: 'Finish the batch' }).click();
@@ -603,7 +604,7 @@ test('a timer that is due fills the screen on every page, on every tablet, until
   await expect.poll(() => kinds(page, batch)).toContain('timer');
   await other.goto('/larder');
   const due = other.getByRole('dialog').filter({ hasText: 'tray' });
-  await expect(due).toBeVisible();
+  await expect(due.getByRole('heading', { name: 'tray' })).toBeVisible();
   await expect(due).toContainText('Weir timer');
   const box = await other.locator('[role=dialog] .bg-enamel').boundingBox();
   expect(box).toMatchObject({ x: 0, y: 0, ...other.viewportSize() });
