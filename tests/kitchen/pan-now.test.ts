@@ -3,7 +3,7 @@ import type { BatchEvent, Happening } from '@/formats/batch';
 import { foldBatch } from '@/formats/batch-state';
 import { cookedBatch } from '@/kitchen/cook/cook-batch';
 import { freezeBatch } from '@/kitchen/cook/freeze';
-import { componentsNow, massIn, panNow } from '@/kitchen/cook/pan-now';
+import { componentsNow, leftG, massIn, panNow } from '@/kitchen/cook/pan-now';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
 import { larder } from '../support/kitchen';
 
@@ -60,6 +60,8 @@ describe('what is in the pan now', () => {
     const done = panWith(inFirst, { kind: 'done', step: 0 });
     expect(done.isWeighed).toBe(true);
     expect(mass(done)).toBeCloseTo(planned - (first?.end.lostWaterG ?? 0), 4);
+    // One figure on every screen: as grams and as components.
+    expect(leftG(done)).toBeCloseTo(mass(done), 4);
     const more = panWith(
       inFirst,
       { kind: 'done', step: 0 },

@@ -1,5 +1,6 @@
 import Link from 'next/link';
 import { useState } from 'react';
+import { leftG, panNow } from '@/kitchen/cook/pan-now';
 import { Button } from '@/ui/button';
 import { weight } from '@/ui/format';
 import { inlinePlain } from '@/ui/inline-rules';
@@ -12,9 +13,9 @@ const GRAMS = { least: 0, most: 100_000, unit: 'g', units: { g: 1, kg: 1000 }, e
 export function BatchOver({ cook }: { cook: Cook }) {
   const { state, log, cooked } = cook;
   const [inBowl, setInBowl] = useState<number | undefined>();
-  const end = cooked.method.followed.at(-1)?.end;
   const pouredG = state.poured.reduce((sum, { grams }) => sum + grams, 0);
-  const left = Math.max((end?.liquid.reduce((sum, each) => sum + each, 0) ?? 0) - pouredG, 0);
+  const pan = panNow(cooked, state);
+  const left = leftG(pan);
   const runs = state.steps.filter(({ status }) => status === 'aside').length;
   return (
     <div className="px-6 py-6">
@@ -30,6 +31,11 @@ export function BatchOver({ cook }: { cook: Cook }) {
           Two tablets finished it. The other {weight(Math.round(grams))} are not counted.
         </p>
       ))}
+      {pan.unsaid.length > 0 && !state.over && (
+        <p role="alert" className="mt-2 text-[18px] text-near">
+          Not entered as in, so not counted: {pan.unsaid.map(({ row }) => cooked.names[row]).join(', ')}.
+        </p>
+      )}
       {runs > 0 && !state.over && <p className="mt-2 text-[20px]">What runs aside is still to be looked at.</p>}
       {pouredG > 0 && <p className="mt-2 text-[20px]">{weight(Math.round(pouredG))} came into the bowl.</p>}
       {!state.over && (

@@ -2,6 +2,7 @@
 
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { BatchAnswer } from '@/formats/batch';
+import { gramsAsTheyAre } from '@/kitchen/cook/rows-open';
 import { batchNumber } from '@/ui/batch-number';
 import { Key } from '@/ui/button';
 import { weight } from '@/ui/format';
@@ -83,7 +84,8 @@ export function CookScreen({ opened }: { opened: BatchAnswer }) {
   const [ready, setReady] = useState(false);
   useEffect(() => setReady(true), []);
   const { number, name, formulaId } = opened.head;
-  const all = cooked.formula.lines.reduce((sum, { grams }) => sum + grams, 0);
+  const addedG = state.added.reduce((sum, { grams }) => sum + grams, 0);
+  const weighsInG = gramsAsTheyAre(cooked, state).reduce((sum, grams) => sum + grams, 0) + addedG;
   const ring = useCallback(() => alarm.ring(), [alarm.ring]);
 
   return (
@@ -93,7 +95,7 @@ export function CookScreen({ opened }: { opened: BatchAnswer }) {
           <span className="min-w-0 truncate px-2 text-[1.05rem]">
             {name}{' '}
             <span className="text-[#a9b6ba]">
-              · batch {batchNumber(number)} · {weight(Math.round(all))}
+              · batch {batchNumber(number)} · weighs in {weight(Math.round(weighsInG))}
             </span>
           </span>
         }

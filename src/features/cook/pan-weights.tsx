@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { MOST_GRAMS } from '@/formats/formula-file';
-import { massIn, panNow } from '@/kitchen/cook/pan-now';
+import { leftG, massIn, panNow } from '@/kitchen/cook/pan-now';
 import { Button } from '@/ui/button';
 import { EntryForm } from '@/ui/entry-form';
 import { weight } from '@/ui/format';
@@ -46,13 +46,12 @@ export function PanWeights({ cook }: { cook: Cook }) {
   const { state, cooked, log } = cook;
   const pan = panNow(cooked, state);
   const inAll = massIn(pan);
-  const there = Math.max(inAll - pan.lostG - pan.pouredG, 0);
   const [tooMuch, setTooMuch] = useState<number | undefined>();
   const weighed = state.lost.at(-1);
   return (
     <>
       <h2 className="mt-4 text-[1.15rem]">On the scale</h2>
-      <p className="text-[13.5px] text-mute">By what went in there should be about {weight(Math.round(there))}.</p>
+      <p className="text-[13.5px] text-mute">By what went in there should be about {weight(Math.round(leftG(pan)))}.</p>
       <WeightEntry
         label="The pan holds now"
         press="Read"

@@ -63,7 +63,7 @@ export function ServeScreen({ id, file, variants, ingredients }: ServeProps) {
           title={
             <span className="min-w-0 truncate px-2 text-[1.05rem]">
               {file.name}
-              {serving && <span className="text-[#a9b6ba]"> · {weight(Math.round(serving.batchG))}</span>}
+              {serving && <span className="text-[#a9b6ba]"> · makes {weight(Math.round(serving.batchG))}</span>}
             </span>
           }
           steps={<Steps at="serve" id={id} />}

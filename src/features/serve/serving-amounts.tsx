@@ -1,4 +1,5 @@
 import { type Job, usualJob } from '@/core/brief/job';
+import { piecesFrom } from '@/core/brief/plan';
 import { keysOf } from '@/core/keys-of';
 import type { JobUse } from '@/core/uses/catalogue';
 import { portionGrams } from '@/core/yields/portions';
@@ -12,6 +13,8 @@ const SERVED: readonly JobUse[] = ['pool', 'nap', 'dip', 'drink'];
 /** What one of each takes: the brief's own pieces, and what is usual. */
 export function ServingAmounts({ serving: { file, prediction, batchG } }: { serving: Serving }) {
   const own: readonly Job[] = file.brief?.jobs ?? [];
+  // Its own pieces as the bench counts them: with what runs off, sticks to the bowl and goes to the other jobs.
+  const counts = file.brief ? piecesFrom(file.brief, batchG, prediction.densityKgM3) : [];
   const usual = SERVED.filter((use) => keysOf(JOB_WORDS).includes(use) && own.every((job) => job.use !== use)).map(
     usualJob,
   );
@@ -34,7 +37,9 @@ export function ServingAmounts({ serving: { file, prediction, batchG } }: { serv
               </span>
             </th>
             <td className="read text-right">{weight(Number(grams.toPrecision(2)))}</td>
-            <td className="read text-right text-mute">{grams > 0 ? Math.floor(batchG / grams) : 0} in the batch</td>
+            <td className="read text-right text-mute">
+              {counts[i] ?? (grams > 0 ? Math.floor(batchG / grams) : 0)} in the batch
+            </td>
           </tr>
         ))}
       </tbody>

@@ -35,6 +35,9 @@ export function massIn({ rows, added }: Pick<PanNow, 'rows' | 'added'>): number 
   return [...rows, ...added.map(({ grams }) => grams)].reduce((sum, grams) => sum + grams, 0);
 }
 
+/** g that are in the pan: what went in, less what boiled off and what was poured off. The one figure of it on every screen. */
+export const leftG = (pan: PanNow): number => Math.max(massIn(pan) - pan.lostG - pan.pouredG, 0);
+
 /** What counts of a row whose step is done, where nobody said that it is in: nothing beside the pan, its plan in the book. */
 export type Unsaid = 'out' | 'asPlanned';
 
