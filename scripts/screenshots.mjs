@@ -65,7 +65,7 @@ const PICTURES = [
       await page.getByRole('button', { name: 'No, only show them' }).click();
       await page.getByLabel('Weighed: Whipping cream').fill('290');
       await page.keyboard.press('Enter');
-      await page.getByRole('button', { name: 'Scale the rest' }).waitFor();
+      await page.getByRole('button', { name: /Make up for it/ }).waitFor();
     },
   },
   {

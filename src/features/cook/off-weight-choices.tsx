@@ -34,7 +34,7 @@ function edgeWords({ reason, gate, risk }: BandEdge): string {
 }
 
 /** The edge a weight lies beyond; nothing inside the band. */
-export function edgeBeyond(band: WeighBand | undefined, grams: number): BandEdge | undefined {
+function edgeBeyond(band: WeighBand | undefined, grams: number): BandEdge | undefined {
   if (!band) return undefined;
   const slack = 0.05;
   if (grams > band.high.grams + slack) return band.high;
