@@ -55,7 +55,11 @@ const log: BatchEvent[] = Array.from({ length: 5000 }, (_, i) => {
 const bench = new Bench({ time: 1500, warmupTime: 500 });
 bench
   .add('next portion', () => void nextPortion(pan, vectorOf('milk-whole'), belief, band))
-  .add('comparison of 8 additives', () => void compareAdditives(formula, pan, band, belief, additives, 5))
+  .add(
+    'comparison of 8 additives',
+    () =>
+      void compareAdditives(formula, { pan, kind: 'ganache', band, belief, additives, costPerKg: 5, about: 'warm' }),
+  )
   .add('a log of 5000 events folded', () => void foldBatch(12, 0, log));
 await bench.run();
 const AIMS = [50, 100, 20];
@@ -65,7 +69,11 @@ const results: Row[] = bench.tasks.map((task, i) => ({
   aimMs: AIMS[i] ?? 0,
 }));
 report('Cook and rescue', results);
-const { inBand, medianPortions, overshot } = simulateRescues(600, 4);
-process.stdout.write(
-  `  600 hidden pans, mended by what is seen: ${Math.round(100 * inBand)} % end in their band (aim 90), ${medianPortions} portions on the median (aim 3), ${(100 * overshot).toFixed(1)} % overshot (aim below 8)\n`,
-);
+for (const temperatureC of [25, 36, 60]) {
+  for (const bandTimes of [1.5, 1.25]) {
+    const { inBand, medianPortions, overshot } = simulateRescues(300, 4, { temperatureC, bandTimes });
+    process.stdout.write(
+      `  300 hidden pans at ${temperatureC} °C, limits ×/÷ ${bandTimes}: ${(100 * inBand).toFixed(1)} % end in them (aim 88), ${medianPortions} portions on the median (aim 3), ${(100 * overshot).toFixed(1)} % overshot (aim below 3)\n`,
+    );
+  }
+}

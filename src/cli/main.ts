@@ -12,6 +12,8 @@ import { lookUp } from '@/formats/look-up';
 import { messageOf } from '@/formats/message-of';
 import { answerPan } from '@/formats/pan-answers';
 import { readPan } from '@/formats/read-pan';
+import { readRescue } from '@/formats/rescue-file';
+import { answerRescue } from '@/kitchen/cook/rescue-answers';
 import { answerMethod } from '@/kitchen/method/method-answers';
 
 const USAGE = `Usage:
@@ -20,8 +22,10 @@ const USAGE = `Usage:
   dark-pour method FILE.json      the steps that make it, with their times, temperatures and states
   dark-pour pan FILE.json         a pan followed through what happens to it
   dark-pour learn FILE.json       what a kitchen's own tests teach, and what is predicted with it
+  dark-pour rescue FILE.json      why a pan is not right, and what goes in next
 FILE.json holds one formula or a list of them (format dark-pour/formula, version 1), for pan one pan or a list
-(format dark-pour/pan, version 1), for learn one kitchen's tests or a list (format dark-pour/tests, version 1);
+(format dark-pour/pan, version 1), for learn one kitchen's tests or a list (format dark-pour/tests, version 1),
+for rescue one rescue or a list (format dark-pour/rescue, version 1);
 - reads standard input.`;
 
 type Larder = ReadonlyMap<string, Ingredient>;
@@ -30,6 +34,8 @@ interface Verb {
   /** what its file holds one or many of */
   readonly reads: string;
   readonly answer: (value: unknown, larder: Larder) => unknown;
+  /** names in its answer that are null where there is none */
+  readonly mayBeNone?: readonly string[];
 }
 
 const VERBS: Readonly<Record<string, Verb>> = {
@@ -37,6 +43,11 @@ const VERBS: Readonly<Record<string, Verb>> = {
   balance: { reads: 'formula', answer: (value, larder) => answerBalance(readFormula(value), larder) },
   method: { reads: 'formula', answer: (value, larder) => answerMethod(readFormula(value), larder) },
   pan: { reads: 'pan', answer: (value, larder) => answerPan(readPan(value), larder) },
+  rescue: {
+    reads: 'rescue',
+    answer: (value, larder) => answerRescue(readRescue(value), larder),
+    mayBeNone: ['portion'],
+  },
   learn: { reads: 'kitchen', answer: (value, larder) => answerLearn(readTests(value), larder) },
 };
 
@@ -54,17 +65,17 @@ function readText(path: string): string {
   return readFileSync(path, 'utf8');
 }
 
-function answerFile({ reads, answer }: Verb, path: string): unknown {
+function answerFile({ reads, answer, mayBeNone }: Verb, path: string): unknown {
   const larder = new Map(
     parseLarderCsv(readFileSync(fileURLToPath(new URL('../../data/starting-larder.csv', import.meta.url)), 'utf8')).map(
       (ingredient) => [ingredient.id, ingredient],
     ),
   );
   const value = parseFormulaText(readText(path));
-  if (!Array.isArray(value)) return finiteAnswer(answer(value, larder));
+  if (!Array.isArray(value)) return finiteAnswer(answer(value, larder), mayBeNone);
   return value.map((one, index) => {
     try {
-      return finiteAnswer(answer(one, larder));
+      return finiteAnswer(answer(one, larder), mayBeNone);
     } catch (error) {
       if (error instanceof FormulaFileError) throw new FormulaFileError(`${reads} ${index + 1}: ${error.message}`);
       throw error;

@@ -41,6 +41,8 @@ export interface BatchState {
   readonly rings: readonly At<'ring'>[];
   readonly checks: readonly At<'check'>[];
   readonly added: readonly At<'add'>[];
+  /** what was done about signs, and whether it worked */
+  readonly fixes: readonly At<'fix'>[];
   readonly poured: readonly At<'poured'>[];
   /** water that was gone by the scale, each time the pan was weighed */
   readonly lost: readonly At<'lost'>[];
@@ -76,6 +78,7 @@ type ListedKind =
   | 'ring'
   | 'check'
   | 'add'
+  | 'fix'
   | 'poured'
   | 'lost'
   | 'note'
@@ -256,6 +259,7 @@ function nothingYet(steps: number): Folding {
       ring: [],
       check: [],
       add: [],
+      fix: [],
       poured: [],
       lost: [],
       note: [],
@@ -308,6 +312,7 @@ export function foldBatch(steps: number, startedMs: number, log: readonly BatchE
     rings: lists.ring,
     checks: lists.check,
     added: lists.add,
+    fixes: lists.fix,
     poured: lists.poured,
     lost: lists.lost,
     notes: lists.note,

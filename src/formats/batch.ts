@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { keysOf } from '@/core/keys-of';
 import { HOB_EFFICIENCY } from '@/core/pan/heat-source';
+import { FAULT_CAUSES } from '@/core/rescue/diagnosis';
 import { SIGNS } from '@/core/rescue/signs';
 import { BRIEF_REACH } from './brief';
 import { formulaFileSchema, MOST_GRAMS } from './formula-file';
@@ -98,6 +99,13 @@ const kinds = [
     name: words(120),
     components: compositionSchema,
     grams: within([0.1, MOST_GRAMS], 'g'),
+  }),
+  /** what was done about a sign, and whether it worked */
+  z.object({
+    kind: z.literal('fix'),
+    sign: z.enum(SIGNS),
+    cause: z.enum(FAULT_CAUSES).optional(),
+    hasWorked: z.boolean(),
   }),
   z.object({ kind: z.literal('poured'), grams }),
   /** the pan was weighed: so much water had gone by then, of all that went in */

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { formulaFileSchema } from './formula-file';
 import { learnFileSchema } from './learn-file';
 import { panFileSchema } from './pan-file';
+import { rescueFileSchema } from './rescue-file';
 
 /** A file as a JSON Schema (draft 2020-12), from the same declaration the app reads with. */
 function jsonSchema(title: string, description: string, schema: z.ZodType) {
@@ -32,6 +33,12 @@ export const jsonSchemas = () => ({
     'A pan and what happens to it, event by event: something goes in (add), time passes with or without heat until an end is reached ' +
       '(until), or it is poured and stands (stand). Grams, °C, seconds, m, W; W/m²K for places.',
     panFileSchema,
+  ),
+  'dark-pour-rescue-1': jsonSchema(
+    'Dark Pour rescue, version 1',
+    'A pan that is not right: its formula with the gates it should meet, how warm it is, the sign that was seen, what was answered, and what went in ' +
+      'and was seen since (then). Grams, °C, mm.',
+    rescueFileSchema,
   ),
   'dark-pour-tests-1': jsonSchema(
     'Dark Pour tests, version 1',

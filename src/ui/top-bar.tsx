@@ -5,6 +5,7 @@ import { ChevronDown, Moon, Sun } from 'lucide-react';
 import Link from 'next/link';
 import { usePathname } from 'next/navigation';
 import { memo, type ReactNode } from 'react';
+import { RESCUE_NAME } from '@/kitchen/words/rescue-words';
 import { Mark } from './mark';
 import { useEarlyChoices } from './use-early-choices';
 import { useTheme } from './use-theme';
@@ -14,7 +15,7 @@ const PLACES = [
   { href: '/formulas', name: 'Formulas' },
   { href: '/day', name: 'Day' },
   { href: '/batches', name: 'Cook' },
-  { href: '/rescue', name: 'Rescue' },
+  { href: '/rescue', name: RESCUE_NAME },
   { href: '/book', name: 'Book' },
   { href: '/shelf', name: 'Shelf' },
   { href: '/practice', name: 'Practice' },

@@ -38,9 +38,9 @@ test('the Saturday of the mill: overlaps are shown and spread, a formula is put 
     null,
     null,
   ]);
-  // A second pair of hands is enough for it without.
-  await page.getByLabel('People').selectOption('2');
-  await expect(page.getByText('Two pairs of hands')).toBeVisible();
+  // More hands are enough for it without.
+  await page.getByLabel('People').selectOption('3');
+  await expect(page.getByText('Three pairs of hands')).toBeVisible();
   await page.getByLabel('People').selectOption('1');
   await page.getByRole('button', { name: /^Spread them/ }).click();
   await expect(page.getByText('are enough for it')).toBeVisible();

@@ -114,10 +114,10 @@ test('a pinch scaled with the rest stays in the batch, and the batch on the scre
   const { batch } = await begin(page, 'Weir pinch', lines);
   await page.goto(`/batches/${batch}`);
   await expect(page.locator('[data-ready=true]')).toBeVisible();
-  await page.getByRole('button', { name: 'No, only show them' }).click();
+  await page.getByRole('button', { name: 'Weigh the rest as I go' }).click();
   await page.getByLabel('Weighed: Whipping cream 35 %').fill('24');
   await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'Scale the rest' }).click();
+  await page.getByRole('listitem').filter({ hasText: 'Make up for it' }).getByRole('button').click();
   await expect.poll(() => eventsOf(page, batch)).toContainEqual({ kind: 'replan', row: 2, grams: 0.04 });
   await page.reload();
   await expect(page.getByRole('list', { name: 'Steps of the batch' })).toBeVisible();

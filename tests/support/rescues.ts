@@ -1,12 +1,21 @@
 import { compositionVector } from '@/core/matter/components';
-import { DEFAULT_PROCESS } from '@/core/matter/process';
+import { DEFAULT_PROCESS, usualHistory } from '@/core/matter/process';
 import { normalNumbers, seededNumbers } from '@/core/random';
 import { lnOf, panWith, type RescuePan } from '@/core/rescue/addition-curve';
-import { afterSeeing, type Band, EYE_SD, priorBelief, SEEN, type Seen, seenEdges } from '@/core/rescue/belief';
+import {
+  afterSeeing,
+  type Band,
+  EYE_SD,
+  priorBelief,
+  SEEN,
+  type Seen,
+  seenEdges,
+  sideSeen,
+} from '@/core/rescue/belief';
 import { nextPortion } from '@/core/rescue/portion';
 import { perGram } from './pan';
 
-const MOST_PORTIONS = 10;
+const MOST_LOOKS = 20;
 /** ln by which a hidden pan is off, and by which its weights are: model in a dairy ganache, and cups. */
 const MODEL_SD = 0.5;
 const WEIGHT_SD = 0.1;
@@ -19,7 +28,7 @@ function called(lnTrue: number, band: Band, noise: number): Seen {
 }
 
 /** A hidden pan: what the recipe says, and what is truly in it. */
-function hiddenPan(gauss: () => number, uniform: () => number) {
+function hiddenPan(gauss: () => number, uniform: () => number, temperatureC: number) {
   const cream = 120 + 180 * uniform();
   const chocolate = 200;
   const of = (c: number, d: number): RescuePan => ({
@@ -27,48 +36,60 @@ function hiddenPan(gauss: () => number, uniform: () => number) {
       (_, i) => c * (perGram('cream-35')[i] ?? 0) + d * (perGram('dark-couverture-60')[i] ?? 0),
     ),
     process: DEFAULT_PROCESS,
-    temperatureC: 36,
-    history: [[0.3, 36]],
+    temperatureC,
+    history: usualHistory(temperatureC),
     read: ({ flow }) => flow.resistancePa,
   });
   const truth = of(cream * Math.exp(WEIGHT_SD * gauss()), chocolate * Math.exp(WEIGHT_SD * gauss()));
   return { believed: of(cream, chocolate), truth, offset: MODEL_SD * gauss() };
 }
 
+/** What hidden pans are tried at: how warm, and how wide their band is either way, times. */
+export interface RescueTrial {
+  readonly temperatureC?: number;
+  readonly bandTimes?: number;
+}
+
+/** One hidden pan mended by the rules of the screen: portions that went in, and where it ended. */
+function mendHidden(gauss: () => number, uniform: () => number, { temperatureC = 36, bandTimes = 1.5 }: RescueTrial) {
+  const { believed, truth, offset } = hiddenPan(gauss, uniform, temperatureC);
+  const start = lnOf(truth) + offset;
+  const middle = start + (uniform() - 0.5) * 2.4;
+  const half = Math.log(bandTimes);
+  const band = { low: Math.exp(middle - half), high: Math.exp(middle + half) };
+  let [there, thought] = [truth, believed];
+  let belief = priorBelief(0, Math.hypot(MODEL_SD, 0.3));
+  let [portions, timesRight, went] = [0, 0, 0];
+  for (let looks = 0; looks < MOST_LOOKS; looks++) {
+    const seen = called(lnOf(there) + offset, band, gauss());
+    timesRight = seen === 'right' ? timesRight + 1 : 0;
+    belief = afterSeeing(belief, seen, lnOf(thought), band);
+    // What is in the pan already helps: cream where it is too thick, chocolate where it is too thin.
+    const side = sideSeen(seen) ?? 'thick';
+    const additive = perGram(side === 'thick' ? 'cream-35' : 'dark-couverture-60');
+    const next = nextPortion(thought, additive, belief, band, { seen, timesRight });
+    if (next.kind === 'mended' || next.kind === 'cannot') break;
+    if (next.kind !== 'add') continue;
+    portions += 1;
+    went += side === 'thick' ? -1 : 1;
+    timesRight = 0;
+    there = panWith(there, additive, next.grams);
+    thought = panWith(thought, additive, next.grams);
+  }
+  const end = lnOf(there) + offset;
+  const isIn = Math.abs(end - middle) <= half;
+  return { portions, isIn, isPast: !isIn && went !== 0 && (end - middle) * went > 0 };
+}
+
 /** Rescues of hidden pans: how many end in their band, in how many portions, and how many past it. */
-export function simulateRescues(pans: number, seed: number) {
+export function simulateRescues(pans: number, seed: number, trial: RescueTrial = {}) {
   const uniform = seededNumbers(seed);
   const gauss = normalNumbers(seededNumbers(seed + 1));
-  const ends = { inBand: 0, overshot: 0, portions: [] as number[] };
-  for (let k = 0; k < pans; k++) {
-    const { believed, truth, offset } = hiddenPan(gauss, uniform);
-    const middle = lnOf(truth) + offset + (uniform() - 0.5) * 2.4;
-    const band = { low: Math.exp(middle - 0.45), high: Math.exp(middle + 0.45) };
-    const start = lnOf(truth) + offset;
-    const isThick = start > middle;
-    // The cook takes what helps: milk where it is too thick, chocolate where it is too thin.
-    const additive = perGram(isThick ? 'milk-whole' : 'dark-couverture-60');
-    let [there, thought] = [truth, believed];
-    let belief = priorBelief(0, Math.hypot(MODEL_SD, 0.3));
-    let portions = 0;
-    for (; portions < MOST_PORTIONS; portions++) {
-      const seen = called(lnOf(there) + offset, band, gauss());
-      belief = afterSeeing(belief, seen, lnOf(thought), band);
-      const next = nextPortion(thought, additive, belief, band);
-      if (next.kind !== 'add') break;
-      there = panWith(there, additive, next.grams);
-      thought = panWith(thought, additive, next.grams);
-    }
-    const end = lnOf(there) + offset;
-    const [low, high] = [Math.log(band.low), Math.log(band.high)];
-    if (end >= low && end <= high) ends.inBand += 1;
-    else if (isThick ? end < low : end > high) ends.overshot += 1;
-    ends.portions.push(portions);
-  }
-  const sorted = ends.portions.toSorted((a, b) => a - b);
+  const ends = Array.from({ length: pans }, () => mendHidden(gauss, uniform, trial));
+  const sorted = ends.map(({ portions }) => portions).toSorted((a, b) => a - b);
   return {
-    inBand: ends.inBand / pans,
-    overshot: ends.overshot / pans,
+    inBand: ends.filter(({ isIn }) => isIn).length / pans,
+    overshot: ends.filter(({ isPast }) => isPast).length / pans,
     medianPortions: sorted[Math.floor(sorted.length / 2)] ?? 0,
   };
 }

@@ -8,6 +8,7 @@ import { readTypedPan, typedFormula } from '@/formats/typed-pan';
 import { freezePan } from '@/kitchen/cook/freeze';
 import { inHand } from '@/kitchen/cook/in-hand';
 import { itemOf } from '@/kitchen/known-item';
+import { RESCUE_NAME } from '@/kitchen/words/rescue-words';
 import { sharedDatabase } from '@/server/db/database';
 import type { Database } from '@/server/db/query-builder';
 import { openBatch } from '@/server/repositories/batch-rows';
@@ -17,7 +18,7 @@ import { listIngredients, someIngredients } from '@/server/repositories/larder';
 import { choiceOf } from '@/ui/choice-of';
 
 export const dynamic = 'force-dynamic';
-export const metadata: Metadata = { title: 'Rescue' };
+export const metadata: Metadata = { title: RESCUE_NAME };
 
 const USUAL_STOVE = { panCm: 20, powerW: 2000, hob: 'gas', microwaveW: 800, altitudeM: 0, dampPercent: 50 } as const;
 const USUAL_KITCHEN_C = 22;

@@ -15,8 +15,12 @@ export interface Band {
 }
 
 /** How a cook sees a pan beside the band it should lie in. */
-export const SEEN = ['farTooThin', 'aBitThin', 'right', 'aBitThick', 'farTooThick'] as const;
+export const SEEN = ['farTooThin', 'bitThin', 'right', 'bitThick', 'farTooThick'] as const;
 export type Seen = (typeof SEEN)[number];
+
+/** On which side of its band a pan is seen; nothing where it is seen right. */
+export const sideSeen = (seen: Seen): 'thick' | 'thin' | undefined =>
+  seen === 'right' ? undefined : seen === 'bitThick' || seen === 'farTooThick' ? 'thick' : 'thin';
 
 const NODES = 61;
 const REACH_SD = 4;

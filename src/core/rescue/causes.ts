@@ -2,11 +2,11 @@ import type { Band, Seen } from './belief';
 import { SEEN, seenEdges } from './belief';
 
 /** Why a pan may be other than wanted. */
-export type Cause = 'cooler' | 'hotter' | 'formula' | 'weights' | 'boiledLong' | 'model';
+export type FlowCause = 'cooler' | 'hotter' | 'formula' | 'weights' | 'boiledLong' | 'model';
 
 /** A cause with how much of what is seen it explains, 0-1. */
 export interface CauseShare {
-  readonly cause: Cause;
+  readonly cause: FlowCause;
   readonly share: number;
 }
 
@@ -33,7 +33,7 @@ export function causesOf(
   band: Band,
   modelSd: number,
 ): CauseShare[] {
-  const isThick = seen === 'aBitThick' || seen === 'farTooThick';
+  const isThick = seen === 'bitThick' || seen === 'farTooThick';
   const expected = SEEN.indexOf(seenAs(lnNow, band)) - SEEN.indexOf('right');
   const sight = SEEN.indexOf(seen) - SEEN.indexOf('right');
   const isExpected = expected * sight > 0;
@@ -42,7 +42,7 @@ export function causesOf(
     ? [{ cause: isRightAtPour ? (isThick ? 'cooler' : 'hotter') : 'formula', share: SAID }]
     : [];
   const rest = 1 - said.reduce((sum, { share }) => sum + share, 0);
-  const variances: readonly (readonly [Cause, number])[] = [
+  const variances: readonly (readonly [FlowCause, number])[] = [
     ['weights', WEIGHTS_SD ** 2],
     ...(isThick ? [['boiledLong', BOILED_SD ** 2] as const] : []),
     ['model', modelSd ** 2],

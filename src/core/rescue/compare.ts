@@ -1,12 +1,16 @@
 import type { Formula } from '../formula/formula';
 import { momentOf, readGate } from '../formula/gates';
+import { partOf } from '../matter/component-vector';
 import type { ComponentVector } from '../matter/components';
+import { isEgg } from '../method/row-kind';
+import { type RowRole, roleOfRow } from '../method/row-role';
 import { quantityOf } from '../predict/quantities';
 import { prepareBatch, stateAt } from '../predict/state';
 import { alcoholPercentVol, taste } from '../taste/taste';
-import { panMass, panWith, type RescuePan } from './addition-curve';
-import { type Band, type Belief, beliefMean, type Seen } from './belief';
-import { nextPortion } from './portion';
+import { lnOf, panMass, panWith, type RescuePan } from './addition-curve';
+import { type Band, type Belief, beliefMean } from './belief';
+import type { PanKind } from './pan-kind';
+import { nextPortion, type SeenNow } from './portion';
 
 /** What may be put in. */
 export interface Additive {
@@ -15,6 +19,8 @@ export interface Additive {
   readonly perGram: ComponentVector;
   /** a kilogram, in the money of the kitchen */
   readonly pricePerKg: number;
+  /** g of it that are in the pan already */
+  readonly inPanG?: number;
 }
 
 /** What an additive would do, put in until the pan is right. */
@@ -43,6 +49,33 @@ const COLD = { temperatureC: 5, history: [[12, 5]] as const };
 
 /** How much each counts beside the mass that goes in (J): sweetness most, then the set; a % vol of alcohol as much as a quarter of the pan. */
 const WEIGHS = { sweetness: 1, cold: 0.3, notSmooth: 1, missed: 0.5, alcohol: 0.25 };
+
+/** What mends each side of a pan, by what it is to a method: the first of them that are in the pan already go before all else. */
+const MENDS: Readonly<Record<PanKind, Readonly<Record<'down' | 'up', readonly RowRole[]>>>> = {
+  // Water stiffens melted chocolate: only fat thins it.
+  plain: { down: ['butter', 'oil'], up: ['chocolate'] },
+  ganache: { down: ['liquid'], up: ['chocolate', 'cocoa', 'starch'] },
+  waterSauce: { down: ['liquid'], up: ['cocoa', 'chocolate', 'starch'] },
+  whipped: { down: ['liquid'], up: ['chocolate'] },
+  gelatinGlaze: { down: ['liquid'], up: ['chocolate', 'cocoa'] },
+};
+/** Water in something from which it seizes plain chocolate, as a share (J). */
+const SEIZES_WATER = 0.05;
+
+/** Where something stands among what could go in: what the pan is made of first, by how much of it is in; else behind. */
+function place({ perGram, inPanG = 0 }: Additive, { pan, kind, about }: Comparison, side: 'down' | 'up'): number {
+  if (inPanG <= 0) return Number.POSITIVE_INFINITY;
+  const usual = MENDS[kind][side];
+  const roles: readonly RowRole[] =
+    kind === 'gelatinGlaze' && about === 'cold' && side === 'up' ? ['gelatin', ...usual] : usual;
+  const at = roles.indexOf(roleOfRow(perGram));
+  // Egg is liquid, and no thinner of a pan.
+  return at < 0 || isEgg({ perGram }) ? Number.POSITIVE_INFINITY : at + 1 - inPanG / panMass(pan.components);
+}
+
+/** Whether something may go into a kind of pan at all. */
+const mayGoIn = ({ perGram }: Additive, kind: PanKind) =>
+  !isEgg({ perGram }) && (kind !== 'plain' || partOf(perGram, 'water') < SEIZES_WATER);
 
 /** % vol of a pan that was read. */
 const alcoholOf = ({ mixture, cold }: ReturnType<typeof readAll>) =>
@@ -76,8 +109,8 @@ function readAll(formula: Pick<Formula, 'gates' | 'moments'>, pan: RescuePan, co
   return { gates, cold, mixture };
 }
 
-/** A pan as it is believed to be: off what is reckoned by the mean of what is believed of its warm flow, or of its set. */
-function asBelieved(pan: RescuePan, belief: Belief, about: 'warm' | 'cold'): RescuePan {
+/** A pan as it is believed to be: off what is calculated by the mean of what is believed of its warm flow, or of its set. */
+export function asBelieved(pan: RescuePan, belief: Belief, about: 'warm' | 'cold'): RescuePan {
   const { process } = pan;
   const off = beliefMean(belief);
   return {
@@ -89,50 +122,61 @@ function asBelieved(pan: RescuePan, belief: Belief, about: 'warm' | 'cold'): Res
   };
 }
 
+/** What is compared, and by what. */
+export interface Comparison {
+  readonly pan: RescuePan;
+  readonly kind: PanKind;
+  readonly band: Band;
+  readonly belief: Belief;
+  readonly additives: readonly Additive[];
+  /** of the pan as it is */
+  readonly costPerKg: number;
+  /** how it was seen as it is now */
+  readonly now?: SeenNow | undefined;
+  /** whether what is believed is of its warm flow or of its set: the gates are judged by a pan that is off so */
+  readonly about: 'warm' | 'cold';
+}
+
 /**
  * Several things that could be put in, side by side, by what they do to everything else. Those that cannot mend the pan are left out.
  *
- * @param costPerKg of the pan as it is
- * @param seen how it was seen as it is now
- * @param about whether what is believed is of its warm flow or of its set: the gates are judged by a pan that is off so
- * @returns what changes least besides first
+ * @returns what is in the pan already first, then what changes least besides
  */
 export function compareAdditives(
   formula: Pick<Formula, 'gates' | 'moments'>,
-  pan: RescuePan,
-  band: Band,
-  belief: Belief,
-  additives: readonly Additive[],
-  costPerKg: number,
-  seen?: Seen,
-  about: 'warm' | 'cold' = 'warm',
+  comparison: Comparison,
 ): AdditiveOutcome[] {
+  const { pan, kind, band, belief, additives, costPerKg, now, about } = comparison;
   const before = readAll(formula, asBelieved(pan, belief, about), costPerKg);
+  const lnNow = lnOf(pan);
   return additives
-    .flatMap(({ id, perGram, pricePerKg }): AdditiveOutcome[] => {
-      const next = nextPortion(pan, perGram, belief, band, seen);
+    .filter((additive) => mayGoIn(additive, kind))
+    .flatMap((additive): { readonly outcome: AdditiveOutcome; readonly at: number; readonly harm: number }[] => {
+      const { id, perGram, pricePerKg } = additive;
+      const next = nextPortion(pan, perGram, belief, band, now);
       if (next.kind !== 'add') return [];
       const { grams, inAll } = next;
       const then = panWith(pan, perGram, inAll);
       const massG = panMass(then.components);
       const cost = (panMass(pan.components) * costPerKg + inAll * pricePerKg) / massG;
       const after = readAll(formula, asBelieved(then, belief, about), cost);
-      return [
-        {
-          id,
-          grams,
-          inAll,
-          loses: before.gates.flatMap((lands, g) => (lands && after.gates[g] === false ? [g] : [])),
-          wins: before.gates.flatMap((lands, g) => (!lands && after.gates[g] === true ? [g] : [])),
-          coldTimes: after.cold.flow.resistancePa / Math.max(before.cold.flow.resistancePa, 1e-9),
-          waterActivity: after.cold.waterActivity,
-          sweetness: taste(after.mixture).sweetness,
-          alcoholPercentVol: alcoholOf(after),
-          massG,
-          cost: (inAll / 1000) * pricePerKg,
-          isSmooth: after.cold.flow.phases.fatCrowding < SMOOTH_MOST,
-        },
-      ];
+      const outcome: AdditiveOutcome = {
+        id,
+        grams,
+        inAll,
+        loses: before.gates.flatMap((lands, g) => (lands && after.gates[g] === false ? [g] : [])),
+        wins: before.gates.flatMap((lands, g) => (!lands && after.gates[g] === true ? [g] : [])),
+        coldTimes: after.cold.flow.resistancePa / Math.max(before.cold.flow.resistancePa, 1e-9),
+        waterActivity: after.cold.waterActivity,
+        sweetness: taste(after.mixture).sweetness,
+        alcoholPercentVol: alcoholOf(after),
+        massG,
+        cost: (inAll / 1000) * pricePerKg,
+        isSmooth: after.cold.flow.phases.fatCrowding < SMOOTH_MOST,
+      };
+      const side = lnOf(then) < lnNow ? 'down' : 'up';
+      return [{ outcome, at: place(additive, comparison, side), harm: harm(outcome, before, pan) }];
     })
-    .sort((a, b) => harm(a, before, pan) - harm(b, before, pan));
+    .sort((a, b) => (a.at === b.at ? a.harm - b.harm : a.at - b.at))
+    .map(({ outcome }) => outcome);
 }

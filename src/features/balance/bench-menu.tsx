@@ -3,6 +3,7 @@
 import { Menu, MenuButton, MenuItem, MenuItems } from '@headlessui/react';
 import { MoreHorizontal } from 'lucide-react';
 import type { ReactNode } from 'react';
+import { RESCUE_NAME } from '@/kitchen/words/rescue-words';
 
 const AFTER_MENU_MS = 50;
 
@@ -32,6 +33,7 @@ export function BenchMenu({
       >
         <MenuLink href={`/formulas/${id}/brief`}>Brief…</MenuLink>
         <MenuLink href={`/brief?from=${id}`}>Make this for…</MenuLink>
+        <MenuLink href={`/rescue?formula=${id}`}>{RESCUE_NAME}</MenuLink>
         <MenuAction onClick={() => open('versions')}>Versions…</MenuAction>
         <MenuAction onClick={() => open('variants')}>{isVariant ? 'Base and variants…' : 'Variants…'}</MenuAction>
         <MenuAction onClick={() => open('tags')}>Tags…</MenuAction>

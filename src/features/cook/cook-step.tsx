@@ -9,6 +9,7 @@ import { stepCaution } from '@/kitchen/method/step-caution';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { wordsOfStep } from '@/kitchen/words/fitting-words';
 import { TOOL_WORDS } from '@/kitchen/words/method-words';
+import { RESCUE_NAME } from '@/kitchen/words/rescue-words';
 import { HEAT_SENTENCES, PLACE_WORDS } from '@/kitchen/words/step-words';
 import { Button, Key } from '@/ui/button';
 import { duration } from '@/ui/duration';
@@ -130,7 +131,7 @@ export function CookStep({ cook, place, onEnd }: { cook: Cook; place: number; on
           href={`/rescue?batch=${cook.id}`}
           className="inline-flex min-h-16 items-center rounded-lg border-2 border-ink px-6 font-semibold text-[18px]"
         >
-          Looks wrong
+          {RESCUE_NAME}
         </Link>
         <Button look="primary" className="min-h-16 min-w-64 flex-1 text-[22px]" onClick={() => cook.leaveStep(place)}>
           <span className="whitespace-nowrap">

@@ -13,6 +13,7 @@ import type { Ingredient } from '@/formats/ingredient';
 import { panLooks } from '@/kitchen/method/pan-look';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { wordsOfStep } from '@/kitchen/words/fitting-words';
+import { RESCUE_NAME } from '@/kitchen/words/rescue-words';
 import { UTENSIL_WORDS } from '@/kitchen/words/utensil-words';
 import { Button } from '@/ui/button';
 import { CookThis } from '@/ui/cook-this';
@@ -121,10 +122,10 @@ export function MethodScreen({ id, opened, ingredients }: MethodProps) {
       <footer className="flex min-h-9 flex-wrap items-center gap-x-7 gap-y-1 border-rule border-t bg-foot px-4 py-1 text-[13px]">
         <span>Times and temperatures are worked out for this batch and kitchen; your eyes decide.</span>
         <PoursSwitch />
-        <Link
-          href={`/formulas/${id}/method/card`}
-          className="ml-auto inline-flex min-h-11 items-center gap-2 text-enamel"
-        >
+        <Link href={`/rescue?formula=${id}`} className="ml-auto inline-flex min-h-11 items-center text-enamel">
+          {RESCUE_NAME}
+        </Link>
+        <Link href={`/formulas/${id}/method/card`} className="inline-flex min-h-11 items-center gap-2 text-enamel">
           <Printer size={15} aria-hidden="true" /> Print
         </Link>
         <span role="status">{saveWords(autosave.state)}</span>

@@ -4,6 +4,7 @@ import type { CookedBatch } from '@/kitchen/cook/cook-batch';
 import type { StoryItem } from '@/kitchen/record/story';
 import { CHECK_WORDS, checkAnswer } from '@/kitchen/words/check-words';
 import { STEP_WORDS } from '@/kitchen/words/method-words';
+import { FAULT_CAUSE_WORDS, SIGN_WORDS } from '@/kitchen/words/rescue-words';
 import { FELT_WORDS, LAMP_WORDS, TASTED_WORDS, TEST_WORDS } from '@/kitchen/words/test-words';
 import { duration } from '@/ui/duration';
 import { celsius, hours, listed, millimetres, weight } from '@/ui/format';
@@ -88,6 +89,13 @@ function weighedWords(rows: Extract<StoryItem, { kind: 'weighed' }>['rows'], nam
   return off.length > 0 ? `${off.join('; ')}.` : 'All as planned.';
 }
 
+/** What was done about a sign, and whether it worked. */
+function tellFix({ sign, cause, hasWorked }: Extract<StoryItem, { kind: 'fix' }>): Told {
+  const why = cause ? `${FAULT_CAUSE_WORDS[cause]} ` : '';
+  const end = hasWorked ? 'It was fixed.' : 'The fix did not work.';
+  return told(SIGN_WORDS[sign], `${why}${end}`, '', { isTrouble: !hasWorked });
+}
+
 /** An item of a batch's story in words. */
 export function tellItem(item: StoryItem, { names, method }: CookedBatch): Told {
   switch (item.kind) {
@@ -108,6 +116,8 @@ export function tellItem(item: StoryItem, { names, method }: CookedBatch): Told 
     }
     case 'added':
       return told(`${item.name} put in`, 'It was not planned.', `+${whole(item.grams)}`, { isTrouble: true });
+    case 'fix':
+      return tellFix(item);
     case 'test': {
       const { more, figure } = tellTest(item.result);
       return told(TEST_WORDS[item.result.test].name, item.isDoubted ? `${more} Set aside.`.trim() : more, figure, {

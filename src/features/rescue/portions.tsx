@@ -1,181 +1,266 @@
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import type { RingRead } from '@/core/learn/ring-residual';
 import { compositionVector } from '@/core/matter/components';
 import { roundToScale } from '@/core/matter/scale-rounding';
 import { roleOfRow } from '@/core/method/row-role';
 import { SEEN } from '@/core/rescue/belief';
+import type { CauseShare } from '@/core/rescue/causes';
+import type { NextPortion } from '@/core/rescue/portion';
 import type { Sign } from '@/core/rescue/signs';
 import type { Ingredient } from '@/formats/ingredient';
-import type { RescueInput } from '@/kitchen/cook/rescue';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
-import { CAUSE_WORDS, SEEN_WORDS } from '@/kitchen/words/rescue-words';
+import { FLOW_CAUSE_WORDS, LOOK_WORDS, putInSentences, SEEN_WORDS } from '@/kitchen/words/rescue-words';
 import { Button } from '@/ui/button';
-import { celsius, percent, significant, weight } from '@/ui/format';
+import { celsius, percent, weight } from '@/ui/format';
+import { behaviour } from '@/ui/landmarks';
 import { RingEntry } from '@/ui/ring-entry';
 import { AdditiveTable } from './additive-table';
-import { FoldBack } from './fold-back';
+import { Becomes } from './becomes';
 import { useRescue } from './use-rescue';
+import type { RescuedPan } from './use-rescued-pan';
+import { WentIn } from './went-in';
 
 /** Causes less likely than this are not told. */
 const WORTH_TELLING = 0.12;
-/** From here on a difference of warmth is the first thing to mend, °C. */
-const WARMTH_MATTERS_C = 3;
 
 /** How sure something is, in a word. */
 const sureWord = (share: number) => (share > 0.6 ? 'Most likely' : share > 0.3 ? 'Perhaps' : 'Less likely');
 
-/** How a portion goes in. Spirit is never warmed. */
-function howWords(when: 'warm' | 'cold', isSpirit: boolean): string {
-  if (isSpirit)
-    return when === 'warm' ? ', as it is, off the heat' : ', as it is, off the heat, once the pan is warmed again';
-  return when === 'warm' ? ', as warm as the pan' : ', once it is warmed again';
-}
-
 /** A pan mended in portions: why it is so, what could go in, how much of it now, and how it looks after. */
 export function Portions({
-  input,
+  pan,
   sign,
   when,
-  temperatureC,
   isForGood,
-  formulaId,
-  onPut,
-  onRing,
 }: {
-  input: RescueInput;
+  pan: RescuedPan;
   sign: Sign;
   when: 'warm' | 'cold';
-  temperatureC: number | undefined;
   isForGood: boolean;
-  /** the formula it may be written into; nothing where there is none */
-  formulaId: string | undefined;
-  /** is told of each portion that went in */
-  onPut: (ingredient: Ingredient, grams: number) => void;
-  /** is told of each ring that was read */
-  onRing: (ring: RingRead) => void;
 }) {
+  const { input, temperatureC } = pan;
   const rescue = useRescue(input, sign, when, temperatureC);
-  const { goal, next, ingredient, causes, options } = rescue;
-  const isSpirit = ingredient !== undefined && roleOfRow(compositionVector(ingredient.components)) === 'spirit';
-  const [more, setMore] = useState(false);
-  const measure = (ring: RingRead) => {
-    rescue.measure(ring);
-    onRing(ring);
-  };
-  const isOff =
-    when === 'warm' && temperatureC !== undefined && Math.abs(temperatureC - goal.temperatureC) > WARMTH_MATTERS_C;
+  const { stage, goal } = rescue;
+  const noted = useRef(false);
+  useEffect(() => {
+    if (stage.kind !== 'done' || noted.current) return;
+    noted.current = true;
+    pan.noteFix(sign, undefined, true);
+  }, [stage.kind, pan, sign]);
   return (
     <>
-      <section aria-label="What happened" className="mt-4">
-        <h2 className="text-[1.2rem]">What happened</h2>
-        <ul>
-          {causes
-            .filter(({ share }) => share > WORTH_TELLING)
-            .map(({ cause, share }) => (
-              <li key={cause}>
-                <strong>{sureWord(share)}</strong> ({percent(share)}): {CAUSE_WORDS[cause]}
-              </li>
-            ))}
-        </ul>
-        {!isForGood && <p className="mt-1">It cannot be undone, only thinned.</p>}
-      </section>
-      {isOff && causes[0]?.cause !== 'formula' && rescue.putIn.length === 0 && (
-        <p role="status" className="mt-3 rounded-xl bg-near-wash px-4 py-3 text-[18px]">
-          It is at {celsius(temperatureC)}, and is poured at {celsius(Math.round(goal.temperatureC))}. Bring it there
-          first, then look again: that alone may be all.
-        </p>
-      )}
+      <WhatHappened causes={rescue.causes} isForGood={isForGood} />
       <section aria-label="The next portion" className="mt-4 rounded-xl border border-rule bg-sheet px-5 py-4">
-        {rescue.isMended && rescue.isLookedAt ? (
+        {stage.kind === 'done' && (
           <p className="text-[22px]">
-            <strong>It is right.</strong>{' '}
-            {rescue.saysRight
-              ? 'You say so, and that decides.'
-              : `By all that you saw the chance is ${percent(rescue.chance)}.`}
+            <strong>It is right.</strong> You say so
+            {stage.chance > 0.5 && `, and by all that was seen the chance is ${percent(stage.chance)}`}.
           </p>
-        ) : !rescue.isLookedAt ? (
+        )}
+        {stage.kind === 'bring' && (
           <>
-            <h2 className="text-[1.3rem]">How does it look now?</h2>
-            <p className="text-mute">Stir it smooth, wait half a minute, draw the spoon out.</p>
-            <div className="mt-3 grid grid-cols-2 gap-2 md:grid-cols-5">
-              {SEEN.map((seen) => (
-                <Button key={seen} className="min-h-16 text-[17px]" onClick={() => rescue.look(seen)}>
-                  {SEEN_WORDS[seen]}
-                </Button>
-              ))}
-            </div>
-            {when === 'warm' && (
-              <div className="mt-3">
-                <p>Or measure it:</p>
-                <RingEntry warm={temperatureC} onRead={measure} />
-              </div>
-            )}
-          </>
-        ) : next?.kind === 'add' && ingredient ? (
-          <>
-            <p className="text-[24px] leading-tight">
-              Stir in <strong className="read">{weight(roundToScale(next.grams))}</strong> of {ingredient.name}
-              {howWords(when, isSpirit)}, with a whisk, from the middle.
+            <p className="text-[22px] leading-tight">
+              It is at {celsius(temperatureC ?? goal.temperatureC)} and is poured at{' '}
+              {celsius(Math.round(goal.temperatureC))}. Bring it there first: the chance that it is right then is{' '}
+              {percent(stage.chance)}.
             </p>
-            {isSpirit && <p className="mt-1">{CAUTION_WORDS.spirit}</p>}
-            <p className="mt-1 text-mute">
-              About {weight(roundToScale(next.inAll))} in all, as it looks now; the rest is decided by what you see
-              after this portion. The chance that it is right already is {percent(next.chance)}.
-              {rescue.ring && ` The ring is taken into account.`}
-            </p>
-            <InHand ingredient={ingredient} wantedG={next.inAll} />
-            {when === 'warm' && rescue.putIn.length === 0 && (
-              <details className="mt-2">
-                <summary className="inline-flex min-h-11 cursor-pointer items-center text-enamel underline">
-                  Measure it first, with a ring on a plate
-                </summary>
-                <RingEntry warm={temperatureC} onRead={measure} />
-              </details>
-            )}
             <div className="mt-3 flex flex-wrap gap-3">
-              <Button
-                look="primary"
-                className="min-h-16 px-8 text-[20px]"
-                onClick={() => {
-                  rescue.put(next.grams);
-                  onPut(ingredient, roundToScale(next.grams));
-                }}
-              >
-                It is in
+              <Button look="primary" className="min-h-16 px-8 text-[20px]" onClick={() => rescue.say('brought')}>
+                It is at {celsius(Math.round(goal.temperatureC))} now
               </Button>
-              <Button className="min-h-16 px-5" aria-expanded={more} onClick={() => setMore(!more)}>
-                Something else instead
+              <Button className="min-h-16 px-5" onClick={() => rescue.say('notWaiting')}>
+                Do something now
               </Button>
             </div>
-            {more && (
-              <AdditiveTable
-                options={options}
-                additives={input.additives}
-                formula={input.formula}
-                chosen={ingredient.id}
-                onChoose={rescue.choose}
-              />
-            )}
           </>
-        ) : (
-          <p className="text-[20px]">Nothing that is here brings it there without spoiling something else.</p>
+        )}
+        {(stage.kind === 'look' || stage.kind === 'lookAgain') && (
+          <LookNow
+            rescue={rescue}
+            when={when}
+            pan={pan}
+            chance={stage.kind === 'lookAgain' ? stage.chance : undefined}
+          />
+        )}
+        {stage.kind === 'add' && <AddNow rescue={rescue} when={when} pan={pan} />}
+        {rescue.cold && stage.kind !== 'done' && (
+          <p className="mt-3 rounded-lg bg-near-wash px-3 py-2">
+            After {rescue.putIn.length} portions it still looks a bit off. As it is now it will be this in the fridge at{' '}
+            {celsius(5)}: {behaviour(rescue.cold.flow.resistancePa)}. If that is what you want, stop here.{' '}
+            <Button onClick={() => rescue.say('right')}>It is right: stop here</Button>
+          </p>
         )}
       </section>
-      {rescue.putIn.length > 0 && (
-        <section aria-label="What went in" className="mt-4">
-          <h2 className="text-[1.15rem]">What went in</h2>
-          <ul>
-            {rescue.putIn.map(({ ingredient: each, grams }, i) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: portions stand in the order they went in; two may be alike
-              <li key={i}>
-                {each.name} <span className="read">{weight(roundToScale(grams))}</span>
-              </li>
-            ))}
-          </ul>
-          <p className="text-mute">{significant(rescue.massG, 3)} g in the pan now.</p>
-          {formulaId && <FoldBack formulaId={formulaId} putIn={rescue.putIn} wholeG={rescue.massG} />}
-        </section>
+      <WentIn putIn={rescue.putIn} wholeG={rescue.massG} formulaId={pan.formulaId} />
+      <Becomes uses={rescue.becomes} />
+    </>
+  );
+}
+
+type Rescue = ReturnType<typeof useRescue>;
+
+function WhatHappened({ causes, isForGood }: { causes: readonly CauseShare[]; isForGood: boolean }) {
+  return (
+    <section aria-label="What happened" className="mt-4">
+      <h2 className="text-[1.2rem]">What happened</h2>
+      <ul>
+        {causes
+          .filter(({ share }) => share > WORTH_TELLING)
+          .map(({ cause, share }) => (
+            <li key={cause}>
+              <strong>{sureWord(share)}</strong> ({percent(share)}): {FLOW_CAUSE_WORDS[cause]}
+            </li>
+          ))}
+      </ul>
+      {!isForGood && <p className="mt-1">It cannot be undone, only thinned.</p>}
+    </section>
+  );
+}
+
+/** How it looks now: by eye, or by a ring. */
+function LookNow({
+  rescue,
+  when,
+  pan,
+  chance,
+}: {
+  rescue: Rescue;
+  when: 'warm' | 'cold';
+  pan: RescuedPan;
+  /** it looked right, and is so by what is believed; nothing where nobody looked yet */
+  chance: number | undefined;
+}) {
+  return (
+    <>
+      <h2 className="text-[1.3rem]">
+        {chance === undefined ? 'How does it look now?' : 'It looks right. Look once more.'}
+      </h2>
+      {chance !== undefined && (
+        <p>
+          By all that was seen the chance that it is right is {percent(chance)}.
+          {when === 'warm' && ' A ring would settle it.'}
+        </p>
       )}
+      <p className="text-mute">{LOOK_WORDS[when]}</p>
+      <div className="mt-3 grid grid-cols-2 gap-2 md:grid-cols-5">
+        {SEEN.map((seen) => (
+          <Button key={seen} className="min-h-16 text-[17px]" onClick={() => rescue.look(seen)}>
+            {SEEN_WORDS[seen]}
+          </Button>
+        ))}
+      </div>
+      {when === 'warm' && (
+        <div className="mt-3">
+          <p>Or measure it:</p>
+          <Measure rescue={rescue} pan={pan} />
+        </div>
+      )}
+      {chance !== undefined && (
+        <Button className="mt-3" onClick={() => rescue.say('right')}>
+          It is right: stop here
+        </Button>
+      )}
+    </>
+  );
+}
+
+function Measure({ rescue, pan }: { rescue: Rescue; pan: RescuedPan }) {
+  const measure = (ring: RingRead) => {
+    rescue.measure(ring);
+    pan.noteRing(ring);
+  };
+  return <RingEntry warm={pan.temperatureC} onRead={measure} />;
+}
+
+/** What a portion is worth, by figures and by eye. */
+function portionNote(next: Extract<NextPortion, { kind: 'add' }>, hasRing: boolean): string {
+  if (next.isOneSpoon) {
+    return `By the figures it is right at ${percent(next.chance)}; with this it is at ${percent(next.chanceThen)}. Your eye decides: take one spoon and no more.`;
+  }
+  const inAll = weight(roundToScale(Math.round(next.inAll)));
+  return `About ${inAll} in all, as it looks now. The chance that it is right already is ${percent(next.chance)}, with this portion ${percent(next.chanceThen)}.${hasRing ? ' The ring is counted in.' : ''}`;
+}
+
+/** What goes in now: what to do, how to tell that it worked, what if not. */
+function AddNow({ rescue, when, pan }: { rescue: Rescue; when: 'warm' | 'cold'; pan: RescuedPan }) {
+  const { next, ingredient, options } = rescue;
+  const [more, setMore] = useState(false);
+  if (next?.kind !== 'add' || !ingredient) return <NothingHelps rescue={rescue} />;
+  const role = roleOfRow(compositionVector(ingredient.components));
+  const amount = `${weight(next.grams)} of ${ingredient.name}`;
+  return (
+    <>
+      {putInSentences(role, amount, when === 'cold').map((sentence) => (
+        <p key={sentence} className="text-[24px] leading-tight">
+          {sentence}
+        </p>
+      ))}
+      {role === 'spirit' && <p className="mt-1">{CAUTION_WORDS.spirit}</p>}
+      <p className="mt-1 text-mute">{portionNote(next, rescue.ring !== undefined)}</p>
+      <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-3">
+        <dt className="text-mute">How to tell</dt>
+        <dd>{LOOK_WORDS[when]}</dd>
+        <dt className="text-mute">If not</dt>
+        <dd>Say how it looks; the next portion follows from that.</dd>
+      </dl>
+      <InHand ingredient={ingredient} wantedG={next.inAll} />
+      {when === 'warm' && rescue.putIn.length === 0 && (
+        <details className="mt-2">
+          <summary className="inline-flex min-h-11 cursor-pointer items-center text-enamel underline">
+            Measure it first, with a ring on a plate
+          </summary>
+          <Measure rescue={rescue} pan={pan} />
+        </details>
+      )}
+      <div className="mt-3 flex flex-wrap gap-3">
+        <Button
+          look="primary"
+          className="min-h-16 px-8 text-[20px]"
+          onClick={() => {
+            rescue.put(next.grams);
+            pan.note(ingredient, next.grams);
+          }}
+        >
+          It is in
+        </Button>
+        <Button className="min-h-16 px-5" aria-expanded={more} onClick={() => setMore(!more)}>
+          Something else instead
+        </Button>
+        {next.isOneSpoon && (
+          <Button className="min-h-16 px-5" onClick={() => rescue.say('right')}>
+            It is right: stop here
+          </Button>
+        )}
+      </div>
+      {more && (
+        <AdditiveTable
+          options={options}
+          additives={pan.input.additives}
+          formula={pan.input.formula}
+          chosen={ingredient.id}
+          onChoose={rescue.choose}
+        />
+      )}
+    </>
+  );
+}
+
+/** Where nothing in hand moves it: what is left to do. */
+function NothingHelps({ rescue }: { rescue: Rescue }) {
+  return (
+    <>
+      <p className="text-[20px]">Nothing in the larder brings it there without spoiling something else.</p>
+      <p className="mt-1">Thicker: boil some of its water off, or chill it. Thinner: use it warmer. Then look again.</p>
+      <div className="mt-3 flex flex-wrap gap-3">
+        {SEEN.map((seen) => (
+          <Button key={seen} className="min-h-14" onClick={() => rescue.look(seen)}>
+            {SEEN_WORDS[seen]}
+          </Button>
+        ))}
+        <Button className="min-h-14" onClick={() => rescue.say('right')}>
+          It is right: stop here
+        </Button>
+      </div>
     </>
   );
 }

@@ -5,7 +5,7 @@ import { useEffect, useState } from 'react';
 import { SIGNS, type Sign } from '@/core/rescue/signs';
 import type { BatchAnswer, BatchHead } from '@/formats/batch';
 import type { Ingredient } from '@/formats/ingredient';
-import { SIGN_WORDS } from '@/kitchen/words/rescue-words';
+import { RESCUE_NAME, SIGN_WORDS } from '@/kitchen/words/rescue-words';
 import { Button } from '@/ui/button';
 import { TopBar } from '@/ui/top-bar';
 import { ChoosePan } from './choose-pan';
@@ -36,7 +36,7 @@ export function RescueScreen({
     <div className="flex min-h-screen flex-col" data-ready={ready}>
       <TopBar />
       <main className="mx-auto w-full max-w-[1080px] flex-1 px-5 py-6">
-        <h1 className="text-[1.9rem]">{frozen ? `Looks wrong: ${frozen.file.name}` : 'Looks wrong'}</h1>
+        <h1 className="text-[1.9rem]">{frozen ? `${RESCUE_NAME}: ${frozen.file.name}` : RESCUE_NAME}</h1>
         {source.batch && (
           <p>
             <Link
@@ -50,10 +50,21 @@ export function RescueScreen({
         {frozen ? (
           <Rescued source={source} seen={seen} frozen={frozen} additives={additives} />
         ) : (
-          <ChoosePan running={running} />
+          <WithoutPan seen={seen} running={running} />
         )}
       </main>
     </div>
+  );
+}
+
+/** What is seen comes first, then which pan it is. */
+function WithoutPan({ seen, running }: { seen: Sign | undefined; running: readonly BatchHead[] }) {
+  const [sign, setSign] = useState(seen);
+  return (
+    <>
+      <SignChoice sign={sign} onSign={setSign} />
+      {sign && <ChoosePan running={running} sign={sign} />}
+    </>
   );
 }
 
@@ -72,8 +83,8 @@ function Rescued({
   const [sign, setSign] = useState(seen);
   return (
     <>
-      <PanPanel pan={pan} />
       <SignChoice sign={sign} onSign={setSign} />
+      <PanPanel pan={pan} />
       {sign && <RescueAnswer key={`${sign} ${pan.version}`} pan={pan} sign={sign} />}
     </>
   );
@@ -84,7 +95,7 @@ function SignChoice({ sign, onSign }: { sign: Sign | undefined; onSign: (sign: S
   if (sign) {
     return (
       <div className="mt-4 flex items-center gap-4">
-        <SignPicture sign={sign} />
+        <SignPicture of={sign} />
         <p className="flex-1 font-head text-[1.5rem] font-bold">{SIGN_WORDS[sign]}</p>
         <Button onClick={() => onSign(undefined)}>Something else</Button>
       </div>
@@ -101,7 +112,7 @@ function SignChoice({ sign, onSign }: { sign: Sign | undefined; onSign: (sign: S
               onClick={() => onSign(each)}
               className="flex min-h-20 w-full items-center gap-3 rounded-xl border border-rule bg-sheet px-3 py-2 text-left font-medium hover:border-enamel hover:bg-enamel-wash"
             >
-              <SignPicture sign={each} />
+              <SignPicture of={each} />
               <span className="leading-tight">{SIGN_WORDS[each]}</span>
             </button>
           </li>

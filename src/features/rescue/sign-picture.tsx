@@ -53,10 +53,45 @@ function Block({ top, base }: { top: number; base: number }) {
 const dots = (radius: number, count: number = SPOTS.length, fill: string = PALE) =>
   SPOTS.slice(0, count).map(([x, y]) => <circle key={`${x} ${y}`} cx={x} cy={y} r={radius} fill={fill} />);
 
-const PICTURES: Readonly<Record<Sign, ReactNode>> = {
+/** Pictures that are no signs: answers to what is asked. */
+type Detail = 'plain' | 'smear' | 'strings' | 'dryLump' | 'coldProbe' | 'warmProbe';
+export type PictureOf = Sign | Detail;
+
+/** A probe and how far its column has risen. */
+function Probe({ filled }: { filled: number }) {
+  return (
+    <>
+      <rect x={29} y={6} width={14} height={46} rx={7} fill="none" stroke={LINE} strokeWidth={3} />
+      <circle cx={36} cy={58} r={10} fill={SAUCE} stroke={LINE} strokeWidth={3} />
+      <rect x={33} y={52 - filled} width={6} height={filled} fill={SAUCE} />
+    </>
+  );
+}
+
+const PICTURES: Readonly<Record<PictureOf, ReactNode>> = {
+  plain: <Bowl />,
+  smear: <path d="M10 46 Q20 26 36 30 T62 22" stroke={SAUCE} strokeWidth={13} strokeLinecap="round" fill="none" />,
+  strings: (
+    <Bowl>
+      <path
+        d="M18 28 Q36 40 54 26 M16 40 Q34 52 56 38 M26 50 Q38 58 50 48"
+        stroke="#c9a46a"
+        strokeWidth={3}
+        fill="none"
+      />
+    </Bowl>
+  ),
+  dryLump: (
+    <>
+      <circle cx={36} cy={36} r={26} fill={SAUCE} />
+      <circle cx={36} cy={36} r={14} fill="#c39b7c" />
+    </>
+  ),
+  coldProbe: <Probe filled={8} />,
+  warmProbe: <Probe filled={30} />,
   farTooThick: <Spoon width={24} length={14} />,
-  aBitThick: <Spoon width={16} length={28} />,
-  aBitThin: <Spoon width={7} length={46} />,
+  bitThick: <Spoon width={16} length={28} />,
+  bitThin: <Spoon width={7} length={46} />,
   farTooThin: <Spoon width={3} length={52} />,
   seized: <Bowl>{dots(5, 7, '#2a140c')}</Bowl>,
   oily: (
@@ -129,11 +164,11 @@ const PICTURES: Readonly<Record<Sign, ReactNode>> = {
   ),
 };
 
-/** What a sign looks like, drawn. */
-export function SignPicture({ sign }: { sign: Sign }) {
+/** What a sign or an answer looks like, drawn. */
+export function SignPicture({ of }: { of: PictureOf }) {
   return (
     <svg viewBox="0 0 72 72" className="size-16 shrink-0" aria-hidden="true">
-      {PICTURES[sign]}
+      {PICTURES[of]}
     </svg>
   );
 }

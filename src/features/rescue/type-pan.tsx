@@ -1,5 +1,6 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { Sign } from '@/core/rescue/signs';
 import type { UseId } from '@/core/uses/catalogue';
 import { USES } from '@/core/uses/ready-gates';
 import type { Ingredient } from '@/formats/ingredient';
@@ -15,14 +16,14 @@ import { IngredientAndGrams } from '@/ui/ingredient/ingredient-and-grams';
 const USE_IDS = USES.map(({ id }) => id);
 
 /** A pan nobody has a formula of: what went in, row by row, and what it was to do. */
-export function TypePan() {
+export function TypePan({ sign }: { sign: Sign }) {
   const router = useRouter();
   const { data: larder, fault, again } = useFetched(fetchLarder);
   const [rows, setRows] = useState<readonly { readonly ingredient: Ingredient; readonly grams: number }[]>([]);
   const [use, setUse] = useState<UseId>('pour_icecream');
   const open = () => {
     const typed = rows.map(({ ingredient, grams }) => ({ ingredient: ingredient.id, grams }));
-    router.push(`/rescue?${new URLSearchParams({ rows: writeTypedPan(typed), use })}`);
+    router.push(`/rescue?${new URLSearchParams({ rows: writeTypedPan(typed), use, sign })}`);
   };
   return (
     <section aria-label="Typed by hand" className="mt-6 max-w-[640px]">

@@ -1,15 +1,29 @@
 import { useMemo, useState } from 'react';
 import { costOfLines } from '@/core/formula/formula';
 import type { RingRead } from '@/core/learn/ring-residual';
-import type { BatchAnswer } from '@/formats/batch';
+import type { FaultCause } from '@/core/rescue/diagnosis';
+import type { Sign } from '@/core/rescue/signs';
+import type { BatchAnswer, Happening } from '@/formats/batch';
 import { foldBatch } from '@/formats/batch-state';
 import type { Ingredient } from '@/formats/ingredient';
 import { openedPan } from '@/kitchen/cook/cook-batch';
 import { componentsNow, panNow } from '@/kitchen/cook/pan-now';
 import { ringResiduals } from '@/kitchen/cook/pan-thickness';
-import type { RescueInput } from '@/kitchen/cook/rescue';
+import { inPanOf, type RescueInput } from '@/kitchen/cook/rescue';
 import type { RescueSource } from './rescue-source';
 import { useTell } from './use-tell';
+
+/** What a rescue writes into the log of its batch. */
+const notesOf = (tell: (what: Happening) => void) => ({
+  /** so much of it went in, in this rescue */
+  note: (ingredient: Ingredient, grams: number) =>
+    tell({ kind: 'add', name: ingredient.name, components: ingredient.components, grams }),
+  /** what was done about a sign, and whether it worked */
+  noteFix: (sign: Sign, cause: FaultCause | undefined, hasWorked: boolean) =>
+    tell({ kind: 'fix', sign, ...(cause && { cause }), hasWorked }),
+  /** a ring was read */
+  noteRing: (ring: RingRead) => tell({ kind: 'ring', ...ring }),
+});
 
 /** What is in the pan that is rescued: prefilled from its batch, and corrected where the cook knows better. */
 export function useRescuedPan(source: RescueSource, frozen: BatchAnswer['frozen'], additives: readonly Ingredient[]) {
@@ -30,12 +44,14 @@ export function useRescuedPan(source: RescueSource, frozen: BatchAnswer['frozen'
     return {
       formula: cooked.formula,
       components,
+      inPan: inPanOf(frozen.file, pan.rows),
+      isWhipped: cooked.method?.way === 'whipped',
       isWeighed: pan.isWeighed,
       rings: state && cooked.method ? ringResiduals({ ...cooked, method: cooked.method }, state.rings) : [],
       costPerKg: massG > 0 ? cost / massG : 0,
       additives,
     };
-  }, [cooked, pan, additives, state]);
+  }, [cooked, frozen, pan, additives, state]);
   const massG = input.components.reduce((sum, grams) => sum + grams, 0);
 
   return {
@@ -45,11 +61,8 @@ export function useRescuedPan(source: RescueSource, frozen: BatchAnswer['frozen'
     massG,
     temperatureC,
     setTemperature,
-    /** so much of it went in, in this rescue */
-    note: (ingredient: Ingredient, grams: number) =>
-      tell({ kind: 'add', name: ingredient.name, components: ingredient.components, grams }),
-    /** a ring was read */
-    noteRing: (ring: RingRead) => tell({ kind: 'ring', ...ring }),
+    ...notesOf(tell),
+    isBatch: batch !== undefined,
     formulaId: batch?.head.formulaId ?? source.formula?.id,
     /** counts corrections: a rescue begins anew after one */
     version,

@@ -9,6 +9,7 @@ import type { ShelfItem } from '@/formats/shelf';
 import { useChanges } from '@/kitchen/use-changes';
 import { dayWords, dueStands, dueWords } from '@/kitchen/words/due-words';
 import { PLACE_WORDS } from '@/kitchen/words/keeping-words';
+import { RESCUE_NAME } from '@/kitchen/words/rescue-words';
 import { batchNumber } from '@/ui/batch-number';
 import { weight } from '@/ui/format';
 import { clockOf } from '@/ui/time-of-day';
@@ -124,7 +125,7 @@ function Line({ href, name, beside, figure }: { href: string; name: string; besi
 
 function Running({ batches }: { batches: readonly BatchHead[] }) {
   return (
-    <Part title="On the stove" more={<More href="/rescue">Looks wrong</More>}>
+    <Part title="On the stove" more={<More href="/rescue">{RESCUE_NAME}</More>}>
       {batches.length === 0 ? (
         <p className="py-2 text-mute">Nothing is being cooked.</p>
       ) : (
@@ -227,7 +228,7 @@ function HowToBegin() {
           <More href="/formulas">Open or paste a recipe</More>: it is read, weighed and judged.
         </li>
         <li>
-          <More href="/rescue">Save a pan that looks wrong</More>: no formula is needed for that.
+          <More href="/rescue">{RESCUE_NAME}</More>: no formula is needed for that.
         </li>
       </ol>
     </section>

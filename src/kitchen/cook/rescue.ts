@@ -1,27 +1,33 @@
 import type { Formula } from '@/core/formula/formula';
+import type { Gate } from '@/core/formula/gates';
 import { roleOf } from '@/core/formula/moment-role';
 import { learnOffset, READING_SD } from '@/core/learn/calibration';
 import { type RingRead, ringResidual } from '@/core/learn/ring-residual';
 import { compositionVector } from '@/core/matter/components';
 import { foldMixture } from '@/core/matter/mixture';
-import { usualHistory } from '@/core/matter/process';
+import { type ThermalHistory, usualHistory } from '@/core/matter/process';
 import { modelDoubt } from '@/core/predict/doubt';
-import { prepareBatch, type State } from '@/core/predict/state';
+import { prepareBatch, type State, stateAt } from '@/core/predict/state';
 import { lnOf, panMass, panWith, type RescuePan } from '@/core/rescue/addition-curve';
+import { becomes } from '@/core/rescue/becomes';
 import {
   afterMeasuring,
   afterSeeing,
   type Band,
   type Belief,
+  beliefMean,
   chanceInBand,
   priorBelief,
   SEEN,
   type Seen,
+  sideSeen,
 } from '@/core/rescue/belief';
 import { causesOf } from '@/core/rescue/causes';
-import { compareAdditives } from '@/core/rescue/compare';
-import { MENDED, nextPortion } from '@/core/rescue/portion';
+import { asBelieved, compareAdditives } from '@/core/rescue/compare';
+import { panKindOf } from '@/core/rescue/pan-kind';
+import { nextPortion, type SeenNow, settled } from '@/core/rescue/portion';
 import type { Sign } from '@/core/rescue/signs';
+import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 
 /** Doubt of weights that nobody took, ln (J). */
@@ -32,23 +38,38 @@ const USUAL_BAND = 1.5;
 type Flow = 'apparentViscosityPaS' | 'yieldStressPa' | 'resistancePa';
 const FLOWS: readonly Flow[] = ['apparentViscosityPaS', 'resistancePa', 'yieldStressPa'];
 
-/** Which quantity is off, at which warmth, and the band it should lie in: the formula's own gate, else as it was reckoned. */
-function goalOf(formula: Formula, when: 'warm' | 'cold', reckoned: (temperatureC: number) => RescuePan) {
+/** What is mended: a quantity at its warmth, and the band it should lie in. */
+export interface RescueGoal {
+  readonly band: Band;
+  readonly read: (state: State) => number;
+  readonly temperatureC: number;
+  readonly history: ThermalHistory;
+}
+
+/** A gate's band; one that is open on a side ends as far from the other as a usual band is wide. */
+function bandOf({ low, high }: Pick<Gate, 'low' | 'high'>): Band | undefined {
+  const wide = USUAL_BAND ** 2;
+  const [from, to] = [low ?? (high ?? 0) / wide, high ?? (low ?? 0) * wide];
+  return from > 0 && to > from ? { low: from, high: to } : undefined;
+}
+
+/** Which quantity is off, at which warmth, and the band it should lie in: the formula's own gate, else as it was calculated. */
+function goalOf(formula: Formula, when: 'warm' | 'cold', calculated: (temperatureC: number) => RescuePan): RescueGoal {
   const isWanted = (name: string) => {
     const moment = formula.moments.find((each) => each.name === name);
     const role = moment && roleOf(moment);
     return when === 'warm' ? role === 'pour' : role === 'fridge' || role === 'bench';
   };
-  const gate = formula.gates.find(
-    ({ quantity, moment, low, high }) =>
-      FLOWS.some((flow) => flow === quantity) && isWanted(moment) && low !== undefined && high !== undefined && low > 0,
+  const gates = formula.gates.filter(
+    (gate) => FLOWS.some((flow) => flow === gate.quantity) && isWanted(gate.moment) && bandOf(gate) !== undefined,
   );
+  const gate = gates.find(({ low, high }) => low !== undefined && high !== undefined) ?? gates[0];
   const moment = formula.moments.find(({ name }) => (gate ? name === gate.moment : isWanted(name)));
   const quantity = FLOWS.find((flow) => flow === gate?.quantity) ?? 'resistancePa';
   const temperatureC = moment?.temperatureC ?? (when === 'warm' ? 35 : 5);
   const read = ({ flow }: State) => flow[quantity];
-  const usual = Math.exp(lnOf({ ...reckoned(temperatureC), read }));
-  const band: Band = { low: gate?.low ?? usual / USUAL_BAND, high: gate?.high ?? usual * USUAL_BAND };
+  const usual = Math.exp(lnOf({ ...calculated(temperatureC), read }));
+  const band = (gate && bandOf(gate)) ?? { low: usual / USUAL_BAND, high: usual * USUAL_BAND };
   return { band, read, temperatureC, history: moment?.history ?? usualHistory(temperatureC) };
 }
 
@@ -63,47 +84,96 @@ export interface RescueInput {
   readonly formula: Formula;
   /** g of each component in the pan before this rescue */
   readonly components: RescuePan['components'];
+  /** g of each ingredient that is in it, by its id */
+  readonly inPan: ReadonlyMap<string, number>;
+  /** it is to be whipped, or has been */
+  readonly isWhipped: boolean;
   readonly isWeighed: boolean;
-  /** ln of measured over reckoned, of each ring that was read of this pan before */
+  /** ln of measured over calculated, of each ring that was read of this pan before */
   readonly rings: readonly number[];
   readonly costPerKg: number;
   readonly additives: readonly Ingredient[];
 }
 
-/** One look at the pan, after so many things had gone in: how it was seen, or a ring that was read. */
-export type Look = { readonly putIn: number } & ({ readonly seen: Seen } | { readonly ring: RingRead });
+/**
+ * g of each ingredient that is in the pan, by its id: rows of the same ingredient together.
+ *
+ * @param rows g of each row of the formula
+ */
+export function inPanOf({ lines }: Pick<FormulaFile, 'lines'>, rows: readonly number[]): ReadonlyMap<string, number> {
+  const grams = new Map<string, number>();
+  for (const [row, { ingredient }] of lines.entries()) {
+    grams.set(ingredient, (grams.get(ingredient) ?? 0) + (rows[row] ?? 0));
+  }
+  return grams;
+}
 
-const seenIn = (look: Look | undefined) => (look && 'seen' in look ? look.seen : undefined);
+/** One look at the pan, after so many things had gone in: how it was seen, or a ring that was read. */
+export type Look = {
+  readonly putIn: number;
+  /** °C it had then; at its pour where nobody says */
+  readonly temperatureC?: number | undefined;
+} & ({ readonly seen: Seen } | { readonly ring: RingRead });
 
 /** How a rescue stands. */
 export interface RescueHistory {
   readonly sign: Sign;
   readonly when: 'warm' | 'cold';
-  /** °C it has now; at its pour where nobody says */
+  /** °C it had when the sign was seen; at its pour where nobody says */
   readonly temperatureC: number | undefined;
   readonly looks: readonly Look[];
   readonly putIn: readonly PutIn[];
 }
 
+/** What comes next in a rescue. */
+export type RescueStage =
+  /** something went in and nobody has looked since */
+  | { readonly kind: 'look' }
+  /** it was judged at another warmth than its own, where it is likely right: bring it there first, then look */
+  | { readonly kind: 'bring'; readonly temperatureC: number; readonly chance: number }
+  /** it looks right, and that is not sure yet */
+  | { readonly kind: 'lookAgain'; readonly chance: number }
+  | { readonly kind: 'done'; readonly chance: number }
+  | { readonly kind: 'add' };
+
 /** How a sign is seen: those of the night by their side. */
 function firstSeen(sign: Sign): Seen {
-  return SEEN.find((seen) => seen === sign) ?? (sign === 'softAfterNight' ? 'aBitThin' : 'aBitThick');
+  return SEEN.find((seen) => seen === sign) ?? (sign === 'softAfterNight' ? 'bitThin' : 'bitThick');
 }
 
 const grown = (pan: RescuePan, putIn: readonly PutIn[]) =>
   putIn.reduce((now, { ingredient, grams }) => panWith(now, compositionVector(ingredient.components), grams), pan);
 
+/** Every look, the sign that was seen first among them. */
+const allLooks = ({ sign, temperatureC, looks }: RescueHistory): readonly Look[] => [
+  { seen: firstSeen(sign), putIn: 0, temperatureC },
+  ...looks,
+];
+
+/** How the pan was seen as it is now, and how often in a row as right. */
+export function seenNow(history: RescueHistory): SeenNow {
+  const looks = allLooks(history).filter(({ putIn }) => putIn === history.putIn.length);
+  const last = looks.at(-1);
+  const lastOther = looks.findLastIndex((look) => !('seen' in look && look.seen === 'right'));
+  return { seen: last && 'seen' in last ? last.seen : undefined, timesRight: looks.length - 1 - lastOther };
+}
+
 /** What is believed of a pan: before anything was seen by its weights and rings, then by each look. */
-function believed(input: RescueInput, history: RescueHistory, atNow: RescuePan, band: Band, modelSd: number): Belief {
-  const { when, looks, putIn } = history;
+function believed(
+  input: RescueInput,
+  history: RescueHistory,
+  at: (temperatureC: number | undefined) => RescuePan,
+  band: Band,
+  modelSd: number,
+): Belief {
   const unsure = input.isWeighed ? modelSd : Math.hypot(modelSd, UNSURE_SD);
   const before =
-    when === 'warm'
+    history.when === 'warm'
       ? learnOffset({ mean: 0, sd: unsure }, input.rings, READING_SD.ringOrFilm)
       : { mean: 0, sd: unsure };
-  return [{ seen: firstSeen(history.sign), putIn: 0 }, ...looks].reduce<Belief>(
+  return allLooks(history).reduce<Belief>(
     (now, look) => {
-      const then = grown(atNow, putIn.slice(0, look.putIn));
+      const then = grown(at(look.temperatureC), history.putIn.slice(0, look.putIn));
       if ('seen' in look) return afterSeeing(now, look.seen, lnOf(then), band);
       const residual = ringResidual(prepareBatch(then.components, then.process), look.ring);
       return afterMeasuring(now, residual, 0, READING_SD.ringOrFilm);
@@ -112,10 +182,65 @@ function believed(input: RescueInput, history: RescueHistory, atNow: RescuePan, 
   );
 }
 
+/** °C by which a look may be off the warmth of the goal before it is brought there first. */
+const WARMTH_MATTERS_C = 3;
+/** From this chance on it is rather no longer on the side that was seen once it is there. */
+const RATHER = 0.5;
+
+/** Where a pan was seen off on a side that its own warmth mends: that warmth, and how likely it is right there. */
+function broughtTo(
+  belief: Belief,
+  lnAtGoal: number,
+  goal: RescueGoal,
+  nowC: number | undefined,
+  seen: Seen | undefined,
+) {
+  const side = seen && sideSeen(seen);
+  if (nowC === undefined || side === undefined) return undefined;
+  const by = nowC - goal.temperatureC;
+  // Warmer is thinner: only a thin look at a hot pan and a thick one at a cold pan may be all about warmth.
+  if (Math.abs(by) <= WARMTH_MATTERS_C || (side === 'thin') !== by > 0) return undefined;
+  const { low, high } = goal.band;
+  const beyond: Band =
+    side === 'thin' ? { low: Number.MIN_VALUE, high: low } : { low: high, high: Number.POSITIVE_INFINITY };
+  if (chanceInBand(belief, lnAtGoal, beyond) > RATHER) return undefined;
+  return { kind: 'bring', temperatureC: goal.temperatureC, chance: chanceInBand(belief, lnAtGoal, goal.band) } as const;
+}
+
+function stageOf(history: RescueHistory, belief: Belief, lnAtGoal: number, goal: RescueGoal): RescueStage {
+  const last = allLooks(history).at(-1);
+  if (last?.putIn !== history.putIn.length) return { kind: 'look' };
+  const now = seenNow(history);
+  const chance = chanceInBand(belief, lnAtGoal, goal.band);
+  const bring = history.when === 'warm' ? broughtTo(belief, lnAtGoal, goal, last.temperatureC, now.seen) : undefined;
+  if (bring) return bring;
+  switch (settled(now, chance)) {
+    case 'mended':
+      return { kind: 'done', chance };
+    case 'look':
+      return { kind: 'lookAgain', chance };
+    case undefined:
+      return { kind: 'add' };
+  }
+}
+
+/** Portions after which a pan that still looks a bit off is told what it will be cold. */
+const STUBBORN = 3;
+const COLD = { temperatureC: 5, history: [[12, 5]] as const };
+
+/** What a pan that goes on to look a bit off will be in the fridge; nothing before the third portion. */
+function coldOf(history: RescueHistory, there: RescuePan, belief: Belief): State | undefined {
+  const { seen } = seenNow(history);
+  const isStubborn = history.putIn.length >= STUBBORN && (seen === 'bitThick' || seen === 'bitThin');
+  if (!isStubborn || history.when === 'cold') return undefined;
+  const process = { ...there.process, warmOffset: there.process.warmOffset + beliefMean(belief) };
+  return stateAt(prepareBatch(there.components, process), COLD.temperatureC, COLD.history);
+}
+
 /** What is to be mended, worked out for what has been seen and put in so far: why, what could go in, what is believed. */
 export function rescueNow(input: RescueInput, history: RescueHistory) {
-  const { formula, components, costPerKg, additives } = input;
-  const { sign, when, temperatureC, looks, putIn } = history;
+  const { formula, components, costPerKg, additives, inPan } = input;
+  const { sign, when, temperatureC, putIn } = history;
   const pan = (at: number): Omit<RescuePan, 'read'> => ({
     components,
     process: formula.process,
@@ -124,46 +249,48 @@ export function rescueNow(input: RescueInput, history: RescueHistory) {
   });
   const goal = goalOf(formula, when, (at) => ({ ...pan(at), read: ({ flow }) => flow.resistancePa }));
   const atGoal: RescuePan = { ...pan(goal.temperatureC), history: goal.history, read: goal.read };
-  const nowC = when === 'warm' ? (temperatureC ?? goal.temperatureC) : goal.temperatureC;
-  const atNow: RescuePan = nowC === goal.temperatureC ? atGoal : { ...pan(nowC), read: goal.read };
-  const doubt = modelDoubt(foldMixture(components, formula.process));
+  const at = (warmC: number | undefined): RescuePan =>
+    when === 'cold' || warmC === undefined || warmC === goal.temperatureC ? atGoal : { ...pan(warmC), read: goal.read };
+  const mixture = foldMixture(components, formula.process);
+  const doubt = modelDoubt(mixture);
   const modelSd = when === 'warm' ? doubt.lnViscosity : doubt.lnYield;
-  const first = firstSeen(sign);
-  const belief = believed(input, history, atNow, goal.band, modelSd);
+  const belief = believed(input, history, at, goal.band, modelSd);
   const there = grown(atGoal, putIn);
-  const last = looks.at(-1);
-  const chance = chanceInBand(belief, lnOf(there), goal.band);
-  const saysRight = seenIn(last) === 'right' && last?.putIn === putIn.length;
-  const seen = putIn.length === 0 && !last ? first : last?.putIn === putIn.length ? seenIn(last) : undefined;
-  const options = compareAdditives(
-    formula,
-    there,
-    goal.band,
-    belief,
-    additives.map(({ id, components: parts, pricePerKg }) => ({
-      id,
-      perGram: compositionVector(parts),
-      pricePerKg: pricePerKg ?? 0,
-    })),
-    costPerKg,
-    seen,
-    when,
-  );
+  const now = seenNow(history);
+  const stage = stageOf(history, belief, lnOf(there), goal);
+  const options =
+    stage.kind === 'add' || stage.kind === 'bring'
+      ? compareAdditives(formula, {
+          pan: there,
+          kind: panKindOf(mixture, input.isWhipped),
+          band: goal.band,
+          belief,
+          additives: additives.map(({ id, components: parts, pricePerKg }) => ({
+            id,
+            perGram: compositionVector(parts),
+            pricePerKg: pricePerKg ?? 0,
+            inPanG: inPan.get(id) ?? 0,
+          })),
+          costPerKg,
+          now,
+          about: when,
+        })
+      : [];
   return {
     goal,
     belief,
     pan: there,
     options,
-    causes: causesOf(first, { lnNow: lnOf(atNow), lnAtPour: lnOf(atGoal) }, goal.band, modelSd),
+    stage,
+    causes: causesOf(firstSeen(sign), { lnNow: lnOf(at(temperatureC)), lnAtPour: lnOf(atGoal) }, goal.band, modelSd),
     /** that it lies in its band, 0-1 */
-    chance,
-    /** the cook says it is right, and nothing went in since */
-    saysRight,
-    isMended: saysRight || chance > MENDED,
-    /** it was looked at since something last went in */
-    isLookedAt: putIn.length === 0 || last?.putIn === putIn.length,
+    chance: chanceInBand(belief, lnOf(there), goal.band),
+    /** what it will be in the fridge, where it goes on to look a bit off */
+    cold: coldOf(history, there, belief),
     massG: panMass(there.components),
+    /** other uses whose limits it meets, as it is believed to be */
+    becomes: becomes(there.components, asBelieved(there, belief, when).process),
     portionOf: (ingredient: Ingredient) =>
-      nextPortion(there, compositionVector(ingredient.components), belief, goal.band, seen),
+      nextPortion(there, compositionVector(ingredient.components), belief, goal.band, now),
   };
 }

@@ -1,3 +1,4 @@
+import type { FaultCause } from '@/core/rescue/diagnosis';
 import type { Sign } from '@/core/rescue/signs';
 import type { BatchEvent, CheckKind } from '@/formats/batch';
 import { type BatchState, inTime, weighedKey } from '@/formats/batch-state';
@@ -27,6 +28,12 @@ export type StoryItem = { readonly ms: number } & (
     }
   | { readonly kind: 'check'; readonly check: CheckKind; readonly isGood: boolean; readonly sign: Sign | undefined }
   | { readonly kind: 'added'; readonly name: string; readonly grams: number }
+  | {
+      readonly kind: 'fix';
+      readonly sign: Sign;
+      readonly cause: FaultCause | undefined;
+      readonly hasWorked: boolean;
+    }
   | { readonly kind: 'test'; readonly result: FileTest; readonly isDoubted: boolean }
   | { readonly kind: 'lost'; readonly grams: number }
   | { readonly kind: 'poured'; readonly grams: number }
@@ -97,6 +104,7 @@ export function storyOf(cooked: CookedBatch, state: BatchState, events: readonly
     ...steps(cooked, state),
     ...state.checks.map(({ ms, check, isGood, sign }): StoryItem => ({ kind: 'check', ms, check, isGood, sign })),
     ...state.added.map(({ ms, name, grams }): StoryItem => ({ kind: 'added', ms, name, grams })),
+    ...state.fixes.map(({ ms, sign, cause, hasWorked }): StoryItem => ({ kind: 'fix', ms, sign, cause, hasWorked })),
     ...state.tests.map(({ ms, result, isDoubted }): StoryItem => ({ kind: 'test', ms, result, isDoubted })),
     ...state.lost.map(({ ms, grams }): StoryItem => ({ kind: 'lost', ms, grams })),
     ...state.poured.map(({ ms, grams }): StoryItem => ({ kind: 'poured', ms, grams })),

@@ -48,7 +48,7 @@ export function summarise(
     overMs: state.overMs ?? head.startedMs,
     madeBy: names.join(', ') || null,
     hasLanded: state.hasLanded ?? null,
-    isRescued: state.added.length > 0,
+    isRescued: state.added.length > 0 || state.fixes.length > 0,
     weighedG: massIn(pan),
     yieldG: state.poured.length > 0 ? state.poured.reduce((sum, { grams }) => sum + grams, 0) : null,
     cost: costOfLines(asWeighed) / 1000,

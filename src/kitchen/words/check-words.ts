@@ -38,8 +38,8 @@ export const CHECK_WORDS: Readonly<Record<CheckKind, CheckWords>> = {
     how: 'Draw a finger through the back of the spoon: the line stays.',
     good: 'The line holds',
     bad: [
-      ['It runs off', 'aBitThin'],
-      ['It lies too thick', 'aBitThick'],
+      ['It runs off', 'bitThin'],
+      ['It lies too thick', 'bitThick'],
     ],
   },
   skin: {

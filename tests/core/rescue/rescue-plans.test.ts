@@ -5,9 +5,8 @@ import { lnOf, panMass, type RescuePan } from '@/core/rescue/addition-curve';
 import { becomes } from '@/core/rescue/becomes';
 import { priorBelief } from '@/core/rescue/belief';
 import { causesOf, seenAs } from '@/core/rescue/causes';
-import { compareAdditives } from '@/core/rescue/compare';
+import { type Comparison, compareAdditives } from '@/core/rescue/compare';
 import { gramsPastSeizing } from '@/core/rescue/past-seizing';
-import { planFor, SIGNS } from '@/core/rescue/signs';
 import { USES } from '@/core/uses/ready-gates';
 import { resolveFormula } from '@/formats/resolve-formula';
 import { lanternMillFormulas } from '@/server/demo/lantern-mill';
@@ -25,22 +24,8 @@ const panOf = (...lines: readonly (readonly [string, number])[]): RescuePan => (
   read: ({ flow }) => flow.resistancePa,
 });
 
-describe('what is done for a sign', () => {
-  it.each(SIGNS)('%s has a plan with something in it', (sign) => {
-    const plan = planFor(sign, { massG: 400, seizedNeedsG: 60 });
-    if (plan.kind === 'steps') expect(plan.steps.length).toBeGreaterThan(0);
-    if (sign === 'gluey' || sign === 'seized' || sign === 'weeping' || sign === 'catching') {
-      expect('isForGood' in plan && plan.isForGood).toBe(false);
-    }
-  });
-
-  it('cream for a broken pan is three parts in a hundred of it, twice', () => {
-    const plan = planFor('oily', { massG: 500, seizedNeedsG: undefined });
-    const grams = plan.kind === 'steps' ? plan.steps.flatMap((step) => ('grams' in step ? [step.grams] : [])) : [];
-    expect(grams).toEqual([15, 15]);
-  });
-
-  it('a seized pan takes liquid past its window, not a splash', () => {
+describe('a pan that has seized', () => {
+  it('takes liquid past its window, not a splash', () => {
     const seized = panOf(['dark-couverture-70', 300], ['water', 12]);
     const grams = gramsPastSeizing(seized, perGram('milk-whole'));
     expect(grams).toBeGreaterThan(15);
@@ -57,23 +42,30 @@ describe('why', () => {
   });
 
   it('the formula, where it is off at the pour as well; weights and boil, where nothing foretold it', () => {
-    expect(causesOf('aBitThick', { lnNow: Math.log(25), lnAtPour: Math.log(24) }, BAND, 0.5)[0]?.cause).toBe('formula');
+    expect(causesOf('bitThick', { lnNow: Math.log(25), lnAtPour: Math.log(24) }, BAND, 0.5)[0]?.cause).toBe('formula');
     const odd = causesOf('farTooThick', { lnNow: Math.log(11), lnAtPour: Math.log(11) }, BAND, 0.5);
     expect(odd.map(({ cause }) => cause).sort()).toEqual(['boiledLong', 'model', 'weights']);
     expect(
-      causesOf('aBitThin', { lnNow: Math.log(11), lnAtPour: Math.log(11) }, BAND, 0.5).map(({ cause }) => cause),
+      causesOf('bitThin', { lnNow: Math.log(11), lnAtPour: Math.log(11) }, BAND, 0.5).map(({ cause }) => cause),
     ).not.toContain('boiledLong');
   });
 
   it('a pan is called by the edges of its band', () => {
     expect([2, 5, 11, 20, 60].map((pa) => seenAs(Math.log(pa), BAND))).toEqual([
       'farTooThin',
-      'aBitThin',
+      'bitThin',
       'right',
-      'aBitThick',
+      'bitThick',
       'farTooThick',
     ]);
   });
+});
+
+const compared = (some: Pick<Comparison, 'pan' | 'band' | 'belief' | 'additives'>): Comparison => ({
+  ...some,
+  kind: 'ganache',
+  costPerKg: 5,
+  about: 'warm',
 });
 
 describe('what could go in, side by side', () => {
@@ -92,7 +84,7 @@ describe('what could go in, side by side', () => {
 
   it('thins with liquids alone; water takes least, rum brings alcohol, cream more batch', () => {
     const thick = { low: now / 4, high: now / 2 };
-    const found = compareAdditives(formula, pan, thick, priorBelief(0, 0.5), additives, 5);
+    const found = compareAdditives(formula, compared({ pan, band: thick, belief: priorBelief(0, 0.5), additives }));
     const of = (id: string) => found.find((each) => each.id === id);
     expect(of('dark-couverture-60')).toBeUndefined();
     expect(of('water')?.inAll).toBeLessThan(of('cream-35')?.inAll ?? 0);
@@ -112,11 +104,7 @@ describe('what could go in, side by side', () => {
       const pours = Math.exp(lnOf(its));
       const order = compareAdditives(
         other,
-        its,
-        { low: pours / 2, high: pours / 1.5 },
-        priorBelief(0, 0.4),
-        additives,
-        5,
+        compared({ pan: its, band: { low: pours / 2, high: pours / 1.5 }, belief: priorBelief(0, 0.4), additives }),
       );
       const at = (id: string) => order.findIndex((each) => each.id === id);
       if (at('rum-40') < 0) continue;
@@ -126,7 +114,9 @@ describe('what could go in, side by side', () => {
 
   it('thickens with chocolate', () => {
     const thin = { low: now * 2, high: now * 3 };
-    const found = compareAdditives(formula, pan, thin, priorBelief(0, 0.3), additives, 5).map(({ id }) => id);
+    const found = compareAdditives(formula, compared({ pan, band: thin, belief: priorBelief(0, 0.3), additives })).map(
+      ({ id }) => id,
+    );
     expect(found).toContain('dark-couverture-60');
     expect(found).not.toContain('water');
   });
