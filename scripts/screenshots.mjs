@@ -62,8 +62,8 @@ const PICTURES = [
       await open('Millrace éclair gloss')(page);
       await page.getByRole('link', { name: 'Method', exact: true }).click();
       await page.getByRole('button', { name: 'Cook this now' }).click();
-      await page.getByRole('button', { name: 'No, only show them' }).click();
-      await page.getByLabel('Weighed: Whipping cream').fill('290');
+      await page.getByRole('button', { name: 'Weigh the rest as I go' }).click();
+      await page.getByRole('textbox', { name: 'Weighed: Whipping cream' }).fill('290');
       await page.keyboard.press('Enter');
       await page.getByRole('button', { name: /Make up for it/ }).waitFor();
     },
@@ -73,8 +73,8 @@ const PICTURES = [
     size: DESK,
     go: async (page) => {
       await page.goto('/rescue');
-      await page.getByLabel('Formula of the pan').selectOption({ label: 'Millrace éclair gloss' });
       await page.getByRole('button', { name: 'A bit thick' }).click();
+      await page.getByLabel('Formula of the pan').selectOption({ label: 'Millrace éclair gloss' });
       await page.getByRole('button', { name: 'Something else instead' }).click();
     },
   },

@@ -44,9 +44,24 @@ const withGrams = (formula: Formula, grams: readonly number[]): Formula => ({
   lines: formula.lines.map((line, row) => ({ ...line, grams: grams[row] ?? line.grams })),
 });
 
+/** Another amount of everything is the cook's own formula still: something else has to be better by so much, 0-1. */
+const WORTH_ANOTHER = 0.05;
+
+/** Rows that are not in yet, in the proportion in which the rows that are in are off. */
+function scaled(planned: Formula, grams: readonly number[], isIn: readonly boolean[]): readonly number[] {
+  const sum = (of: (row: number) => number) => grams.reduce((all, _, row) => all + (isIn[row] ? of(row) : 0), 0);
+  const times =
+    sum((row) => grams[row] ?? 0) /
+    Math.max(
+      sum((row) => planned.lines[row]?.grams ?? 0),
+      1e-9,
+    );
+  return planned.lines.map((line, row) => (isIn[row] ? (grams[row] ?? line.grams) : times * line.grams));
+}
+
 /**
  * What comes of a batch in which a row weighs other than planned, and what makes up for it: rows that are in stay, the others move, the batch may
- * grow; it is steered to the middle of its gates, since the pan has other doubts too.
+ * grow. The others in proportion, which is the formula again; where the middle of its gates is likelier, they are steered there.
  *
  * @param planned as written
  * @param grams g of every row as it is by now
@@ -57,11 +72,22 @@ export function offWeight(planned: Formula, grams: readonly number[], isIn: read
   const now = withGrams(planned, grams);
   const [before, leave] = [outlookOf(planned), outlookOf(now)];
   if (!before || !leave) return undefined;
-  const lines = now.lines.map((line, row) => ({ ...line, locked: line.locked || isIn[row] === true }));
-  const free = { ...now, lines };
+  const start = withGrams(planned, scaled(planned, grams, isIn));
+  const lines = start.lines.map((line, row) => ({ ...line, locked: line.locked || isIn[row] === true }));
   if (lines.every(({ locked }) => locked)) return { planned: before, leave, makeUp: undefined };
-  const { status, grams: found } = balanceFor(free, 'mostRobust', { freeTotal: true, explain: false });
-  const outlook = status === 'lands' ? outlookOf(withGrams(now, found)) : undefined;
-  const isBetter = outlook && outlook.chance > leave.chance;
-  return { planned: before, leave, makeUp: isBetter ? { grams: found, outlook } : undefined };
+  const inProportion = lines.map((line) => line.grams);
+  const hasGates = planned.gates.length > 0;
+  const steered = hasGates && balanceFor({ ...start, lines }, 'mostRobust', { freeTotal: true, explain: false });
+  const ways = steered && steered.status === 'lands' ? [inProportion, steered.grams] : [inProportion];
+  const made = ways.flatMap((each) => {
+    const outlook = outlookOf(withGrams(planned, each));
+    return outlook && outlook.missed.length === 0 ? [{ grams: each, outlook }] : [];
+  });
+  const best = made.reduce<OffWeight['makeUp']>(
+    (kept, each) => (kept && each.outlook.chance < kept.outlook.chance + WORTH_ANOTHER ? kept : each),
+    undefined,
+  );
+  // Without gates nothing can be better: the formula is kept by its proportions.
+  const isWorth = best && (!hasGates || best.outlook.chance > leave.chance);
+  return { planned: before, leave, makeUp: isWorth ? best : undefined };
 }

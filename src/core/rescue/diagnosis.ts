@@ -198,7 +198,7 @@ const SURE = 0.8;
 const MOST_QUESTIONS = 2;
 
 /** Causes an answer speaks for; none where it is not an answer to the question. */
-export function speaksFor({ question, answer }: Answered): readonly FaultCause[] {
+function speaksFor({ question, answer }: Answered): readonly FaultCause[] {
   const answers: Readonly<Record<string, readonly FaultCause[]>> = ANSWERS[question];
   return Object.hasOwn(answers, answer) ? (answers[answer] ?? []) : [];
 }

@@ -4,9 +4,9 @@ import { additionCurve, gramsTo, lnOf, panMass, type RescuePan } from './additio
 import { type Band, type Belief, beliefMean, beliefQuantile, chanceInBand, type Seen, sideSeen } from './belief';
 
 /** From this chance on a pan that looks right is right. */
-export const MENDED = 0.88;
+const MENDED = 0.88;
 /** Looks in a row, with nothing put in between, that say "right" before that decides by itself. */
-export const LOOKS_THAT_DECIDE = 3;
+const LOOKS_THAT_DECIDE = 3;
 /** A portion is judged by this part of what is believed, on the side of too little. */
 const CAREFUL = 0.4;
 /** The target lies so far from the middle of the band, in half bands, on the side the pan comes from. */

@@ -151,7 +151,7 @@ const allLooks = ({ sign, temperatureC, looks }: RescueHistory): readonly Look[]
 ];
 
 /** How the pan was seen as it is now, and how often in a row as right. */
-export function seenNow(history: RescueHistory): SeenNow {
+function seenNow(history: RescueHistory): SeenNow {
   const looks = allLooks(history).filter(({ putIn }) => putIn === history.putIn.length);
   const last = looks.at(-1);
   const lastOther = looks.findLastIndex((look) => !('seen' in look && look.seen === 'right'));

@@ -32,6 +32,14 @@ describe('a row that weighs other than planned', () => {
     expect(made?.outlook.chance).toBeGreaterThan(found?.leave.chance ?? 1);
   });
 
+  it('without gates the rest follows in proportion, a pinch too', () => {
+    const plain = { ...formula, gates: [] };
+    const tenth = grams.map((each, row) => (row === cream ? each / 10 : each));
+    const made = offWeight(plain, tenth, isIn)?.makeUp?.grams ?? [];
+    for (const [row, each] of made.entries()) expect(each).toBeCloseTo((grams[row] ?? 0) / 10, 6);
+    expect(made.length).toBe(grams.length);
+  });
+
   it('has nothing to make up with once all of it is in', () => {
     expect(
       offWeight(
