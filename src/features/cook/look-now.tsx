@@ -19,7 +19,8 @@ export function LookNow({ cook, place }: { cook: Cook; place: number }) {
   const { followed } = cooked.method;
   const step = followed[place];
   const startedMs = state.steps[place]?.startedMs;
-  const gone = step && startedMs !== undefined ? (log.now() - startedMs) / 1000 / Math.max(step.seconds, 1) : 0;
+  // Before its clock runs a step is drawn as it is to end.
+  const gone = step && startedMs !== undefined ? (log.now() - startedMs) / 1000 / Math.max(step.seconds, 1) : 1;
   const progress = Math.round(Math.min(gone, 1) * PICTURES) / PICTURES;
   const look = useMemo(() => lookAlong(followed, place, progress), [followed, place, progress]);
   if (!step || step.step.where === 'aside') return null;
@@ -27,7 +28,7 @@ export function LookNow({ cook, place }: { cook: Cook; place: number }) {
   const heat = HEAT_SENTENCES[step.step.heat ?? 'none'];
   return (
     <section aria-label="How it should look" className="px-5 pt-4">
-      <h2 className="text-[1.15rem]">How it should look {progress >= 1 ? 'now' : 'at its end'}</h2>
+      <h2 className="text-[1.15rem]">How it should look {progress < 1 ? 'now' : 'at its end'}</h2>
       <div className="mt-2 flex items-center justify-center gap-6 rounded-xl border border-rule bg-bench px-4 py-3">
         <PanPicture look={look} name="The pan now" className="h-[170px] w-[200px]" />
         <figure className="text-center">
@@ -35,7 +36,10 @@ export function LookNow({ cook, place }: { cook: Cook; place: number }) {
           <figcaption className="text-[15px]">{heat}</figcaption>
         </figure>
       </div>
-      <p className="mt-2 text-[20px]">{looks}.</p>
+      <p className="mt-2 text-[20px]">
+        {progress < 1 && 'At its end: '}
+        {looks}.
+      </p>
     </section>
   );
 }

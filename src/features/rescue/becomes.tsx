@@ -1,5 +1,8 @@
+import { useMemo } from 'react';
+import { becomes } from '@/core/rescue/becomes';
 import type { UseId } from '@/core/uses/catalogue';
 import { USE_NAMES } from '@/kitchen/words/job-words';
+import type { RescuedPan } from './use-rescued-pan';
 
 /** Other uses whose limits a pan meets. */
 export function Becomes({ uses }: { uses: readonly UseId[] }) {
@@ -10,4 +13,10 @@ export function Becomes({ uses }: { uses: readonly UseId[] }) {
       <p>{uses.map((use) => USE_NAMES[use]).join(' · ')}</p>
     </section>
   );
+}
+
+/** Other uses whose limits a pan meets as it is. */
+export function BecomesAsIs({ pan }: { pan: RescuedPan }) {
+  const { components, formula } = pan.input;
+  return <Becomes uses={useMemo(() => becomes(components, formula.process), [components, formula])} />;
 }

@@ -25,6 +25,7 @@ import { Button } from '@/ui/button';
 import { celsius, hours, percent, weight } from '@/ui/format';
 import { numeral } from '@/ui/settings/numerals';
 import { AnswerPicture } from './answer-picture';
+import { BecomesAsIs } from './becomes';
 import type { RescuedPan } from './use-rescued-pan';
 import { WentIn } from './went-in';
 
@@ -39,42 +40,22 @@ const FIGURES = {
 const WORTH_TELLING = 0.12;
 
 /** A fault: asked about until its cause is plain, then a fix, how to tell that it worked, and what if not. */
-export function Fault({
-  pan,
-  sign,
-  onHopeless,
-}: {
-  pan: RescuedPan;
-  sign: FaultSign;
-  /** is told whether the pan is fit for nothing else */
-  onHopeless: (isHopeless: boolean) => void;
-}) {
+export function Fault({ pan, sign }: { pan: RescuedPan; sign: FaultSign }) {
   const facts = useMemo(() => faultFacts(pan.input), [pan.input]);
   const [answers, setAnswers] = useState<readonly Answered[]>([]);
   const causes = causesOfFault(sign, facts, answers);
   const question = nextQuestion(causes, answers);
-  const tell = (next: readonly Answered[]) => {
-    setAnswers(next);
-    const [first] = causesOfFault(sign, facts, next);
-    onHopeless(first !== undefined && !fixFor(first.cause, facts).hasOtherUses);
-  };
   if (question) {
-    return <Ask question={question} onAnswer={(answer) => tell([...answers, { question, answer }])} />;
+    return <Ask question={question} onAnswer={(answer) => setAnswers([...answers, { question, answer }])} />;
   }
   const [likeliest] = causes;
   if (!likeliest) return null;
   return (
     <>
       <WhyIt causes={causes} />
-      <FixToDo
-        key={answers.map(({ answer }) => answer).join(' ')}
-        pan={pan}
-        sign={sign}
-        cause={likeliest.cause}
-        onHopeless={onHopeless}
-      />
+      <FixToDo key={answers.map(({ answer }) => answer).join(' ')} pan={pan} sign={sign} cause={likeliest.cause} />
       {answers.length > 0 && (
-        <Button className="mt-3" onClick={() => tell([])}>
+        <Button className="mt-3" onClick={() => setAnswers([])}>
           Answer again
         </Button>
       )}
@@ -126,17 +107,7 @@ function WhyIt({ causes }: { causes: readonly CauseChance[] }) {
 type Outcome = 'worked' | 'notYet' | 'ended';
 
 /** A fix, done step by step; another where the first did not work. */
-function FixToDo({
-  pan,
-  sign,
-  cause: first,
-  onHopeless,
-}: {
-  pan: RescuedPan;
-  sign: FaultSign;
-  cause: FaultCause;
-  onHopeless: (isHopeless: boolean) => void;
-}) {
+function FixToDo({ pan, sign, cause: first }: { pan: RescuedPan; sign: FaultSign; cause: FaultCause }) {
   const [cause, setCause] = useState(first);
   const [outcome, setOutcome] = useState<Outcome>('notYet');
   const [putIn, setPutIn] = useState<readonly PutIn[]>([]);
@@ -157,7 +128,6 @@ function FixToDo({
       return;
     }
     setOutcome('ended');
-    onHopeless(true);
   };
   return (
     <>
@@ -201,6 +171,7 @@ function FixToDo({
         </p>
       </section>
       <WentIn putIn={putIn} wholeG={pan.massG + addedG} formulaId={outcome === 'worked' ? pan.formulaId : undefined} />
+      {fix.hasOtherUses && outcome !== 'ended' && <BecomesAsIs pan={pan} />}
     </>
   );
 }

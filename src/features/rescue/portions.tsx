@@ -85,8 +85,8 @@ export function Portions({
         {stage.kind === 'add' && <AddNow rescue={rescue} when={when} pan={pan} />}
         {rescue.cold && stage.kind !== 'done' && (
           <p className="mt-3 rounded-lg bg-near-wash px-3 py-2">
-            After {rescue.putIn.length} portions it still looks a bit off. As it is now it will be this in the fridge at{' '}
-            {celsius(5)}: {behaviour(rescue.cold.flow.resistancePa)}. If that is what you want, stop here.{' '}
+            After {rescue.putIn.length} portions it still looks a bit off. Left as it is, in the fridge at {celsius(5)}{' '}
+            it {behaviour(rescue.cold.flow.resistancePa)}. If that is what you want, stop here.{' '}
             <Button onClick={() => rescue.say('right')}>It is right: stop here</Button>
           </p>
         )}

@@ -1,10 +1,7 @@
-import { useMemo, useState } from 'react';
-import { becomes } from '@/core/rescue/becomes';
 import { isFaultSign } from '@/core/rescue/diagnosis';
 import { PLANS, type Sign } from '@/core/rescue/signs';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { SIGN_NOTES } from '@/kitchen/words/rescue-words';
-import { Becomes } from './becomes';
 import { Fault } from './fault';
 import { Portions } from './portions';
 import { Taste } from './taste';
@@ -12,7 +9,6 @@ import type { RescuedPan } from './use-rescued-pan';
 
 /** What is done about a sign: in portions, by taste, or a few things one after the other; and what it can still become. */
 export function RescueAnswer({ pan, sign }: { pan: RescuedPan; sign: Sign }) {
-  const [isHopeless, setHopeless] = useState(sign === 'catching');
   const plan = PLANS[sign];
   if (!(pan.massG > 0)) {
     return (
@@ -26,17 +22,10 @@ export function RescueAnswer({ pan, sign }: { pan: RescuedPan; sign: Sign }) {
       {SIGN_NOTES[sign] && <p className="mt-3 max-w-prose text-[18px]">{SIGN_NOTES[sign]}</p>}
       {plan.kind === 'portions' && <Portions pan={pan} sign={sign} when={plan.when} isForGood={plan.isForGood} />}
       {plan.kind === 'taste' && <Taste pan={pan} sign={sign} wants={plan.wants} />}
-      {isFaultSign(sign) && <Fault pan={pan} sign={sign} onHopeless={setHopeless} />}
-      {plan.kind !== 'portions' && !isHopeless && <BecomesAsIs pan={pan} />}
+      {isFaultSign(sign) && <Fault pan={pan} sign={sign} />}
       <p className="mt-5 text-[14px] text-mute">
         {CAUTION_WORDS.hot} {CAUTION_WORDS.code}
       </p>
     </>
   );
-}
-
-/** Other uses whose limits the pan meets as it is. */
-function BecomesAsIs({ pan }: { pan: RescuedPan }) {
-  const { components, formula } = pan.input;
-  return <Becomes uses={useMemo(() => becomes(components, formula.process), [components, formula])} />;
 }

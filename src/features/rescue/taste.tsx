@@ -7,6 +7,7 @@ import type { PutIn } from '@/kitchen/cook/rescue';
 import { putInSentences } from '@/kitchen/words/rescue-words';
 import { Button } from '@/ui/button';
 import { weight } from '@/ui/format';
+import { BecomesAsIs } from './becomes';
 import type { RescuedPan } from './use-rescued-pan';
 import { WentIn } from './went-in';
 
@@ -77,6 +78,7 @@ export function Taste({ pan, sign, wants }: { pan: RescuedPan; sign: Sign; wants
         )}
       </section>
       <WentIn putIn={putIn} wholeG={pan.massG + addedG} formulaId={pan.formulaId} />
+      <BecomesAsIs pan={pan} />
     </>
   );
 }

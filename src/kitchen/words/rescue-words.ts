@@ -115,7 +115,7 @@ export const SEEN_WORDS: Readonly<Record<Seen, string>> = {
 export const WORKED_WORDS: Readonly<Record<WorkedSign, string>> = {
   smoothAndShiny: 'It is smooth and shines.',
   noFatAtRim: 'No fat shows at the rim, and it clings together.',
-  noLumps: 'Nothing stays in the sieve.',
+  noLumps: 'It runs smooth off the spoon, with no lump in it.',
   noGrains: 'No grain is felt between two fingers.',
   notFloury: 'It no longer tastes of flour.',
   noSkin: 'The surface is smooth.',
