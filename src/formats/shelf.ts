@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SPOILERS, type Spoiler } from '@/core/keep/keeping';
 import { daySchema } from './day';
 import { MOST_GRAMS } from './formula-file';
 
@@ -13,15 +14,23 @@ const grams = z
   .min(0.1, 'must be above 0 g')
   .max(MOST_GRAMS, `must be at most ${MOST_GRAMS} g`);
 
-/** What keeping is judged by: never a date, a band in words. */
-export const keepingSchema = z.object({
-  /** of the batch as it is kept */
-  waterActivity: z.number().min(0).max(1),
-  alcoholPercentVol: z.number().min(0).max(100),
-  hasDairy: z.boolean(),
-  /** h the batch was between 5 and 60 °C, by its own clock; nothing where nobody read a temperature */
-  growsH: z.number().min(0).max(10_000).nullable(),
-});
+const DAIRY: Spoiler[] = ['dairy'];
+
+/** What keeping is judged by: never a date, a time in words. */
+export const keepingSchema = z
+  .object({
+    /** of the batch as it is kept */
+    waterActivity: z.number().min(0).max(1),
+    waterActivitySd: z.number().min(0).max(1).default(0.015),
+    alcoholPercentVol: z.number().min(0).max(100),
+    /** what spoils sooner than its water says */
+    spoilers: z.array(z.enum(SPOILERS)).optional(),
+    /** as it was written before spoilers were told apart */
+    hasDairy: z.boolean().optional(),
+    /** h the batch was between 5 and 60 °C, by its own clock; nothing where nobody read a temperature */
+    growsH: z.number().min(0).max(10_000).nullable(),
+  })
+  .transform(({ hasDairy, spoilers, ...more }) => ({ ...more, spoilers: spoilers ?? (hasDairy ? DAIRY : []) }));
 export type Keeping = z.output<typeof keepingSchema>;
 
 const fields = {

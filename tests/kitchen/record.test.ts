@@ -195,7 +195,7 @@ describe('what keeping is judged by', () => {
     const keeping = of(read(80, 60, 40, 20, 5, 3));
     // Three minutes, one a reading, between 60 and 5 °C.
     expect(keeping?.growsH).toBeCloseTo(3 / 60, 6);
-    expect(keeping?.hasDairy).toBe(true);
+    expect(keeping?.spoilers).toEqual(['dairy']);
     expect(keeping?.alcoholPercentVol).toBeGreaterThan(0.5);
     // What the method boils off is gone, though the formula itself plans none.
     const evaporationG = cooked.method.followed.at(-1)?.end.lostWaterG;
@@ -226,7 +226,7 @@ describe('what keeping is judged by', () => {
     if (!plant) throw new Error('it can be frozen');
     const cookedPlant = cookedBatch(plant);
     const kept = (...whats: readonly Happening[]) =>
-      keepingOf(cookedPlant, foldBatch(cookedPlant.method.followed.length, 0, logOf(...whats)), plant)?.hasDairy;
+      keepingOf(cookedPlant, foldBatch(cookedPlant.method.followed.length, 0, logOf(...whats)), plant)?.spoilers;
     const all = cookedPlant.method.followed.map((_, step): Happening => ({ kind: 'done', step }));
     const cream: Happening = {
       kind: 'add',
@@ -234,7 +234,7 @@ describe('what keeping is judged by', () => {
       components: { water: 60, milk_fat: 35, milk_protein: 2 },
       grams: 40,
     };
-    expect([kept(...all), kept(...all, cream)]).toEqual([false, true]);
+    expect([kept(...all), kept(...all, cream)]).toEqual([[], ['dairy']]);
   });
 });
 

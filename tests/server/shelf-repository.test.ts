@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { putAwaySchema } from '@/formats/shelf';
-import { keepingBands } from '@/kitchen/words/keeping-words';
+import { keepingSchema, putAwaySchema } from '@/formats/shelf';
+import { keepingLines } from '@/kitchen/words/keeping-words';
 import type { OpenDatabase } from '@/server/db/database';
 import { listShelf, putAway, takeFrom } from '@/server/repositories/shelf';
 import { openTestKitchen } from '../support/databases';
@@ -23,7 +23,7 @@ const item = (change: object = {}) =>
   });
 
 describe('the shelf', () => {
-  it('holds what was put away, the oldest first, until it is gone', async () => {
+  it('holds what was put away, by its use-by, until it is gone', async () => {
     const id = await putAway(kitchen.db, item(), new Date());
     await putAway(kitchen.db, item({ name: 'Older', madeOn: '2026-11-02', useBy: '2026-11-09' }), new Date());
     expect((await listShelf(kitchen.db)).map(({ name }) => name)).toEqual(['Older', 'Gloss']);
@@ -72,14 +72,17 @@ describe('the shelf', () => {
 describe('how long it keeps, in words', () => {
   const plain = (value: number, digits: number) => value.toFixed(digits);
   const of = (change: object) =>
-    keepingBands({ waterActivity: 0.92, alcoholPercentVol: 0, hasDairy: true, growsH: null, ...change }, plain).join(
-      ' ',
-    );
+    keepingLines(
+      keepingSchema.parse({ waterActivity: 0.92, alcoholPercentVol: 0, growsH: null, ...change }),
+      plain,
+    ).join(' ');
 
-  it('says both schools and how it was cooled, never a date', () => {
-    expect(of({})).toMatch(/habit of dairy.*aw 0\.92.*nobody read/);
-    expect(of({ hasDairy: false })).toContain('Without dairy');
-    expect(of({ alcoholPercentVol: 12 })).toContain('the spirit helps');
+  it('says one answer with its reason and how it was cooled, never a date', () => {
+    expect(of({ spoilers: ['dairy'] })).toMatch(/^Fridge, about 4 days: its cream or milk.*aw 0\.92.*Nobody read/);
+    // As it was written before spoilers were told apart.
+    expect(of({ hasDairy: true })).toContain('its cream or milk spoils first');
+    expect(of({})).toMatch(/^Fridge, about \d+ days: by its water\. Its water activity is 0\.92/);
+    expect(of({ alcoholPercentVol: 12 })).toContain('12 % vol of alcohol help');
     expect(of({ growsH: 1.2 })).toContain('within the common rules');
     expect(of({ growsH: 5 })).toContain('plan with less');
     expect(of({ growsH: 5 })).not.toMatch(/20\d\d|\d{1,2} (Jan|Feb|Mar|Apr|May|Jun|Jul|Aug|Sep|Oct|Nov|Dec)/);

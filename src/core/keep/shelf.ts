@@ -18,26 +18,8 @@ export function shelfIndex(waterActivity: number, serumAlcoholPercentVol: number
   };
 }
 
-/** Water activities above which it keeps less long, and what holds from one to the next, the longest keeping first. */
+/** Water activities above which it keeps noticeably less long. */
 const BANDS = [0.8, 0.85, 0.9, 0.93] as const;
-const KEEPING = [
-  'months',
-  'cool room, weeks; yeasts and moulds remain',
-  'fridge, two to four weeks if clean',
-  'fridge, about a week',
-  'treat like fresh cream: fridge, days',
-] as const;
 
 /** Which of the bands of keeping a water activity lies in: 0 keeps months, 4 days. */
 export const keepingBand = (waterActivity: number): number => BANDS.filter((edge) => waterActivity > edge).length;
-
-/**
- * Guidance for keeping in a cook's words, from water activity alone. Hygiene, hot filling and acidity are outside it; the local food
- * code decides.
- *
- * @param waterActivity 0-1
- * @example keepingWords(0.92) // 'fridge, about a week'
- */
-export function keepingWords(waterActivity: number): string {
-  return KEEPING[keepingBand(waterActivity)] ?? KEEPING[4];
-}

@@ -6,6 +6,7 @@ import { lukewarmHours } from '@/core/yields/scaling';
 import type { Answer, Start } from '@/kitchen/brief/brief-answers';
 import type { Larder } from '@/kitchen/known-item';
 import { panContents } from '@/kitchen/pan-contents';
+import { ALCOHOL_NOT_FOR_CHILDREN } from '@/kitchen/words/alcohol-words';
 import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { FAMILY_NAMES } from '@/kitchen/words/family-words';
 import { hours, millimetres, money, priceByWeight, significant, weight } from '@/ui/format';
@@ -28,7 +29,7 @@ function standing(start: Start): string {
 /** Allergens of a start's rows, and alcohol that stays in. */
 function holds({ lines, ingredients, alcoholPercentVol }: Start, larder: Larder): string {
   const { contains, mayContain, unknown } = allergenWords(panContents({ lines, ingredients }, larder));
-  const alcohol = alcoholPercentVol > 0.05 ? ['alcohol: not for children'] : [];
+  const alcohol = alcoholPercentVol >= ALCOHOL_NOT_FOR_CHILDREN ? ['alcohol: not for children'] : [];
   return [contains, ...(mayContain ? [`may contain ${mayContain}`] : []), ...unknown, ...alcohol].join('; ');
 }
 

@@ -1,11 +1,11 @@
 import { nutritionPanel } from '@/core/label/nutrition-schools';
 import { LABEL_SCHOOLS, type LabelSchool } from '@/core/matter/nutrition';
+import { alcoholWords } from '@/kitchen/words/alcohol-words';
 import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { CAUTION_WORDS, panCautions } from '@/kitchen/words/cautions';
 import { alluloseWords } from '@/kitchen/words/nutrition-words';
 import { Button } from '@/ui/button';
-import { weight } from '@/ui/format';
-import { fixed } from '@/ui/settings/numerals';
+import { significant, weight } from '@/ui/format';
 import { useTyped } from '@/ui/use-typed';
 import { Amount, AskedAnswered, Choice } from './asked';
 import type { Serving } from './use-serving';
@@ -16,8 +16,6 @@ const VEGAN_WORDS = {
   no: 'Not vegan.',
   unknown: 'Whether it is vegan nobody has said.',
 } as const;
-/** % vol from which a guest is told. */
-const TOLD_PERCENT = 0.1;
 
 /** What a guest may ask: allergens, alcohol, vegan, polyols, and nutrition of the portion as it is plated. */
 export function GuestView({ serving }: { serving: Serving }) {
@@ -27,7 +25,7 @@ export function GuestView({ serving }: { serving: Serving }) {
   const allergens = allergenWords(contents);
   const panel = nutritionPanel(prediction.components, portionG, school);
   const cautions = panCautions(prediction, contents);
-  const told = (['polyols', 'xylitol', 'egg', 'honey'] as const).filter((each) => cautions.includes(each));
+  const told = (['polyols', 'xylitol', 'egg', 'honey', 'nutPaste'] as const).filter((each) => cautions.includes(each));
   return (
     <AskedAnswered
       name="For a guest"
@@ -55,10 +53,7 @@ export function GuestView({ serving }: { serving: Serving }) {
           </p>
         ))}
         <p>
-          <strong>Alcohol:</strong>{' '}
-          {prediction.alcoholPercentVol > TOLD_PERCENT
-            ? `${fixed(prediction.alcoholPercentVol, 1)} % vol; it stays in. Not for children.`
-            : 'none'}
+          <strong>Alcohol:</strong> {alcoholWords(prediction.alcoholPercentVol, significant) ?? 'none'}
         </p>
         <p>{VEGAN_WORDS[contents.vegan]}</p>
         {told.map((each) => (

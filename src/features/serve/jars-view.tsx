@@ -1,11 +1,19 @@
 import { useMemo, useRef, useState } from 'react';
+import { spoilersOf } from '@/core/keep/keeping';
 import { keysOf } from '@/core/keys-of';
+import { modelDoubt } from '@/core/predict/doubt';
 import { type FilledKind, fillJars, fillWindow } from '@/core/serve/jars';
+import { capital } from '@/formats/capital';
 import { dayOf } from '@/formats/day';
 import { messageOf } from '@/formats/message-of';
+import type { Keeping } from '@/formats/shelf';
+import { fetchBook } from '@/kitchen/client/book';
 import { putAway } from '@/kitchen/client/shelf-items';
+import { useFetched } from '@/kitchen/use-fetched';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
-import { CONTAINER_WORDS } from '@/kitchen/words/keeping-words';
+import { dayWords } from '@/kitchen/words/due-words';
+import { CONTAINER_WORDS, keepsWords } from '@/kitchen/words/keeping-words';
+import { batchNumber } from '@/ui/batch-number';
 import { Button } from '@/ui/button';
 import { celsius, weight } from '@/ui/format';
 import { KITCHEN_RULES } from '@/ui/use-kitchen-temperature';
@@ -14,13 +22,14 @@ import { Amount, AskedAnswered, Choice, Fact } from './asked';
 import { JarCooling } from './jar-cooling';
 import type { Serving } from './use-serving';
 
+const BOX = 'h-11 min-w-0 rounded-lg border border-rule bg-field px-2';
 const KIND_WORDS = { jar: 'jars', tub: 'tubs' } as const;
 
 /** Jars and tubs: how many of which size, how warm they are filled and lidded, and onto the shelf with them. */
 export function JarsView({ serving }: { serving: Serving }) {
   const [kind, setKind] = useTyped<keyof typeof KIND_WORDS>('jar kind', 'jar', keysOf(KIND_WORDS));
   const [asked, setAsked] = useTyped('jars', { largeMl: 250, smallMl: 100, most: 100, headspace: 8 });
-  const { prediction, batchG, kitchenC, setKitchenC, file } = serving;
+  const { prediction, batchG, kitchenC, setKitchenC } = serving;
   const say = (change: Partial<typeof asked>) => setAsked({ ...asked, ...change });
   const warm = useMemo(() => fillWindow(prediction.batch, kitchenC), [prediction.batch, kitchenC]);
   const headspace = asked.headspace / 100;
@@ -81,21 +90,36 @@ export function JarsView({ serving }: { serving: Serving }) {
         Loosely covered until then. {CAUTION_WORDS.coolDairy} A lid that pops does not make it keep.{' '}
         {CAUTION_WORDS.code}
       </p>
-      <OntoShelf filled={filled} kind={kind} name={file.name} />
+      <OntoShelf filled={filled} kind={kind} serving={serving} />
     </AskedAnswered>
   );
 }
 
-/** Puts what was filled onto the shelf. */
+/** What the keeping of a formula as it is filled is judged by. */
+const keepingOf = ({ prediction, formula }: Serving): Keeping => ({
+  waterActivity: prediction.asKept.waterActivity,
+  waterActivitySd: modelDoubt(prediction.batch.mixture).waterActivity,
+  alcoholPercentVol: prediction.alcoholPercentVol,
+  spoilers: spoilersOf(formula.lines),
+  growsH: null,
+});
+
+/** Puts what was filled onto the shelf, with the batch it is of, how long it keeps and the cook's own use-by. */
 function OntoShelf({
   filled,
   kind,
-  name,
+  serving,
 }: {
   filled: readonly FilledKind[];
   kind: keyof typeof KIND_WORDS;
-  name: string;
+  serving: Serving;
 }) {
+  const { name } = serving.file;
+  const { data: book } = useFetched(() => fetchBook({ formula: serving.id }));
+  const batches = book?.rows ?? [];
+  const [batchId, setBatch] = useState('');
+  const [useBy, setUseBy] = useState('');
+  const keeping = useMemo(() => keepingOf(serving), [serving]);
   const [told, setTold] = useState<{ text: string; isBad: boolean } | undefined>();
   const [busy, setBusy] = useState(false);
   /** kinds that stand there already, where a later one failed */
@@ -106,11 +130,14 @@ function OntoShelf({
       for (const [i, { count, eachG }] of filled.entries()) {
         if (count === 0 || standing.current.has(i)) continue;
         const grams = count * eachG;
-        await putAway({ name, container: kind, count, grams, place: 'fridge', madeOn: dayOf(Date.now()) });
+        const batch = batches.find(({ id }) => id === batchId);
+        const madeOn = dayOf(batch?.startedMs ?? Date.now());
+        const of = { batchId: batch?.id ?? null, useBy: useBy || null, keeping };
+        await putAway({ name, container: kind, count, grams, place: 'fridge', madeOn, ...of });
         standing.current.add(i);
       }
       standing.current.clear();
-      setTold({ text: 'They stand on the shelf, in the fridge, made today. Set their use-by there.', isBad: false });
+      setTold({ text: 'They stand on the shelf, in the fridge.', isBad: false });
     } catch (error) {
       setTold({ text: messageOf(error), isBad: true });
     }
@@ -118,11 +145,38 @@ function OntoShelf({
   };
   return (
     <>
-      <p className="no-print mt-3">
+      <div className="no-print mt-4 flex max-w-2xl flex-wrap items-end gap-3">
+        <label className="grid gap-1">
+          Of batch
+          <select
+            aria-label="Of batch"
+            className={BOX}
+            value={batchId}
+            onChange={(event) => setBatch(event.target.value)}
+          >
+            <option value="">none, made today</option>
+            {batches.map(({ id, number, startedMs }) => (
+              <option key={id} value={id}>
+                {batchNumber(number)}, {dayWords(dayOf(startedMs))}
+              </option>
+            ))}
+          </select>
+        </label>
+        <label className="grid gap-1">
+          Use by, as you set it
+          <input
+            type="date"
+            aria-label="Use by"
+            className={BOX}
+            value={useBy}
+            onChange={(event) => setUseBy(event.target.value)}
+          />
+        </label>
         <Button look="primary" disabled={busy || filled.every(({ count }) => count === 0)} onClick={() => void put()}>
           Onto the shelf
         </Button>
-      </p>
+        <p className="w-full text-[14px] text-mute">{capital(keepsWords(keeping))}</p>
+      </div>
       {told && (
         <p role={told.isBad ? 'alert' : 'status'} className={`mt-2 ${told.isBad ? 'text-off' : ''}`}>
           {told.text}

@@ -34,6 +34,7 @@ export function useServing(id: string, file: FormulaFile, ingredients: readonly 
       history: usualHistory(USUAL_POUR_C),
     };
     return {
+      id,
       file,
       larder,
       formula,
@@ -47,7 +48,7 @@ export function useServing(id: string, file: FormulaFile, ingredients: readonly 
       colour: chocolateColour(prediction.batch.mixture),
       unknown: predicted.unknown,
     };
-  }, [file, larder, predicted, method, kitchenC, setKitchenC]);
+  }, [id, file, larder, predicted, method, kitchenC, setKitchenC]);
 }
 
 export type Serving = NonNullable<ReturnType<typeof useServing>>;

@@ -12,7 +12,7 @@ import { TopBar } from '@/ui/top-bar';
 import { useDay } from '@/ui/use-day';
 import { ShelfLine } from './shelf-item';
 
-/** What has been put away: what is due first, then the oldest first. */
+/** What has been put away, by its use-by; what has none of its own behind, the oldest first. */
 export function ShelfScreen({ opened, serverDay }: { opened: readonly ShelfItem[]; serverDay: string }) {
   const [items, setItems] = useState(opened);
   const [fault, setFault] = useState<string | undefined>();
@@ -54,10 +54,10 @@ export function ShelfScreen({ opened, serverDay }: { opened: readonly ShelfItem[
             Nothing is put away. What is left of a batch goes onto the shelf from its page in the book.
           </p>
         )}
-        <Group title="Past its day" items={past} today={today} onTaken={look} />
+        <Group title="Past its date: do not serve" items={past} today={today} onTaken={look} />
         <Group title="Use today" items={due} today={today} onTaken={look} />
         <Group
-          title={others.length < items.length ? 'After that, the oldest first' : 'The oldest first'}
+          title={others.length < items.length ? 'After that, by use-by' : 'By use-by'}
           items={others}
           today={today}
           onTaken={look}

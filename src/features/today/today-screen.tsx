@@ -7,7 +7,7 @@ import type { BatchHead } from '@/formats/batch';
 import type { BookRow } from '@/formats/book';
 import type { ShelfItem } from '@/formats/shelf';
 import { useChanges } from '@/kitchen/use-changes';
-import { dayWords, dueStands, dueWords } from '@/kitchen/words/due-words';
+import { dayWords, dueWords } from '@/kitchen/words/due-words';
 import { PLACE_WORDS } from '@/kitchen/words/keeping-words';
 import { RESCUE_NAME } from '@/kitchen/words/rescue-words';
 import { batchNumber } from '@/ui/batch-number';
@@ -180,9 +180,9 @@ function UseFirst({ items, day }: { items: readonly ShelfItem[]; day: string }) 
               href="/shelf"
               name={name}
               beside={
-                useBy !== null && dueStands(useBy, day) !== 'later'
-                  ? `${dueWords(useBy, day)}, ${PLACE_WORDS[place]}`
-                  : `${PLACE_WORDS[place]}, made ${dayWords(madeOn)}`
+                useBy === null
+                  ? `${PLACE_WORDS[place]}, made ${dayWords(madeOn)}`
+                  : `${dueWords(useBy, day)}, ${PLACE_WORDS[place]}`
               }
               figure={weight(Math.round(leftG))}
             />

@@ -2,7 +2,7 @@ import type { z } from 'zod';
 import { type putAwaySchema, type ShelfItem, shelfAnswerSchema, type Take } from '@/formats/shelf';
 import { askOnce, askServer } from './ask-server';
 
-/** What stands on the shelf, the oldest first. */
+/** What stands on the shelf, what has to be used first before the rest. */
 export async function fetchShelf(): Promise<readonly ShelfItem[]> {
   return shelfAnswerSchema.parse(await askServer('/api/shelf', 'GET')).items;
 }

@@ -1,8 +1,13 @@
 import type { Brief } from '@/core/brief/brief';
+import { spoilerOf } from '@/core/keep/keeping';
 import { keysOf } from '@/core/keys-of';
+import { compositionVector } from '@/core/matter/components';
+import { roleOfRow } from '@/core/method/row-role';
 import type { Prediction } from '@/core/predict/predict-formula';
 import { foldWords } from '@/formats/fold-words';
+import type { KnownItem } from '../known-item';
 import type { PanContents } from '../pan-contents';
+import { ALCOHOL_NOT_FOR_CHILDREN } from './alcohol-words';
 
 /**
  * Every caution the app says, one plain line each, the sharpest first. Common guidance: the local food code and licensed practice decide.
@@ -13,6 +18,8 @@ export const CAUTION_WORDS = {
   xylitol: 'Xylitol is poisonous to dogs, even a little.',
   polyols: 'Polyols: large servings are laxative, children sooner.',
   egg: 'Use pasteurised egg where it is not cooked through.',
+  fruit: 'Fruit purée brings yeasts: boil it first, or use the batch within days.',
+  nutPaste: 'Nut paste goes rancid and carries its allergen: keep it closed and cool, smell it first.',
   honey: 'Honey: not for babies under a year.',
   hotDairy: 'Cream rises and scalds: fill the pan no more than half.',
   coolDairy: 'Cool dairy fast and keep it at 5 °C (41 °F) or under.',
@@ -32,25 +39,31 @@ export type Caution = keyof typeof CAUTION_WORDS;
 
 /** Share of the batch from which polyols are worth a word; some codes ask for a warning there. */
 const POLYOL_WORD = 0.1;
-/** Share of the batch from which alcohol is worth a word. */
-const ALCOHOL_WORD = 0.001;
 /** What honey is called where only the formula knows it. */
 const HONEY_WORDS = /(^| )(honey|honig|miel|miele|bal|शहद)( |$)/;
+
+/** Whether something is declared to hold nuts or peanuts. */
+const isNutty = ({ allergens }: KnownItem) => (allergens ?? []).some((each) => each === 'nuts' || each === 'peanuts');
 
 /** Which cautions hold, in the order of the table. */
 const chosen = (holds: Partial<Record<Caution, boolean>>): Caution[] =>
   keysOf(CAUTION_WORDS).filter((each) => holds[each]);
 
 /** The cautions a pan asks for. Every row is seen, whether the larder knows it or only the formula does. */
-export function panCautions({ batch: { mixture } }: Pick<Prediction, 'batch'>, pan: PanContents): Caution[] {
+export function panCautions(
+  { batch: { mixture }, alcoholPercentVol }: Pick<Prediction, 'batch' | 'alcoholPercentVol'>,
+  pan: PanContents,
+): Caution[] {
   const { massG } = mixture;
   const hasMilk = pan.contains.includes('milk');
   return chosen({
-    spirit: mixture.ethanolG > ALCOHOL_WORD * massG,
+    spirit: alcoholPercentVol >= ALCOHOL_NOT_FOR_CHILDREN,
     unknown: pan.undecided.length > 0,
     xylitol: mixture.polyols.xylitol > 0,
     polyols: mixture.solidPolyolG + mixture.glycerolG > POLYOL_WORD * massG,
     egg: pan.contains.includes('eggs'),
+    fruit: pan.items.some(({ components }) => spoilerOf(compositionVector(components)) === 'fruit'),
+    nutPaste: pan.items.some((each) => isNutty(each) && roleOfRow(compositionVector(each.components)) === 'paste'),
     honey: pan.items.some(({ id, name }) => id === 'honey' || HONEY_WORDS.test(foldWords(name))),
     hotDairy: hasMilk,
     coolDairy: hasMilk,

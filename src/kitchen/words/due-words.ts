@@ -11,5 +11,5 @@ export const dueStands = (useBy: string, today: string): 'past' | 'today' | 'lat
 export function dueWords(useBy: string, today: string): string {
   const stands = dueStands(useBy, today);
   if (stands === 'today') return 'use today';
-  return stands === 'past' ? `was to be used by ${dayWords(useBy)}` : `use by ${dayWords(useBy)}`;
+  return stands === 'past' ? `past its date, ${dayWords(useBy)}: do not serve` : `use by ${dayWords(useBy)}`;
 }

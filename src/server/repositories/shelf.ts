@@ -8,13 +8,13 @@ import { readStored } from './stored-value';
 /** What is gone is gone: less than this is nothing, g. */
 const TRACE_G = 0.05;
 
-/** What stands on the shelf, the oldest first. */
+/** What stands on the shelf: by its use-by, what has none behind, the oldest first. */
 export async function listShelf(db: Database): Promise<ShelfItem[]> {
   const rows = await db
     .select()
     .from(shelfItems)
     .where(gt(shelfItems.leftG, TRACE_G))
-    .orderBy(asc(shelfItems.madeOn), asc(shelfItems.putAt));
+    .orderBy(sql`${shelfItems.useBy} asc nulls last`, asc(shelfItems.madeOn), asc(shelfItems.putAt));
   return rows.map((row) => readStored(shelfItemSchema, row, `“${row.name}” on the shelf`));
 }
 

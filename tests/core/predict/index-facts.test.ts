@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { keepingWords, shelfIndex } from '@/core/keep/shelf';
+import { shelfIndex } from '@/core/keep/shelf';
 import { lnDoubtOfResistance, modelDoubt } from '@/core/predict/doubt';
 import { chocolateColour } from '@/core/shine/colour';
 import { alcoholPercentVol, taste } from '@/core/taste/taste';
@@ -16,12 +16,6 @@ describe('keeping', () => {
     expect(shelfIndex(0.9, 0).fridgeDays).toBeGreaterThan(shelfIndex(0.95, 0).fridgeDays);
     expect(shelfIndex(0.95, 5).fridgeDays).toBeGreaterThan(shelfIndex(0.95, 0).fridgeDays);
     expect(shelfIndex(0.3, 0).roomDays).toBeLessThanOrEqual(180);
-  });
-
-  it('is worded by bands', () => {
-    expect(keepingWords(0.95)).toContain('days');
-    expect(keepingWords(0.92)).toContain('week');
-    expect(keepingWords(0.79)).toBe('months');
   });
 });
 

@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { nutrition } from '@/core/matter/nutrition';
 import type { Prediction } from '@/core/predict/predict-formula';
 import type { PanContents } from '@/kitchen/pan-contents';
+import { alcoholWords } from '@/kitchen/words/alcohol-words';
 import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { alluloseWords } from '@/kitchen/words/nutrition-words';
 import { gramsPlain, money, priceByWeight, significant } from '@/ui/format';
@@ -67,11 +68,7 @@ export function NutritionSheet({
           </>
         )}
         <dt className="text-mute">Alcohol</dt>
-        <dd>
-          {prediction.alcoholPercentVol > 0.05
-            ? `${significant(prediction.alcoholPercentVol)} % vol: say so, and keep it from children`
-            : 'none'}
-        </dd>
+        <dd>{alcoholWords(prediction.alcoholPercentVol, significant) ?? 'none'}</dd>
         <dt className="text-mute">Vegan</dt>
         <dd>{VEGAN_WORDS[contents.vegan]}</dd>
         <dt className="text-mute">Cost</dt>

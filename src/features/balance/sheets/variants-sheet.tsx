@@ -11,6 +11,7 @@ import type { Larder } from '@/kitchen/known-item';
 import { keyed, predictPan } from '@/kitchen/known-pan';
 import { panContents } from '@/kitchen/pan-contents';
 import { useFetched } from '@/kitchen/use-fetched';
+import { ALCOHOL_TRACE } from '@/kitchen/words/alcohol-words';
 import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { Button } from '@/ui/button';
 import { flowWords } from '@/ui/flow-words';
@@ -120,9 +121,7 @@ export function VariantsSheet({
   );
 }
 
-/** From here on a label would name it, % vol. */
-const ALCOHOL_NAMED = 0.05;
-const hasAlcohol = (prediction: Prediction | undefined) => (prediction?.alcoholPercentVol ?? 0) > ALCOHOL_NAMED;
+const hasAlcohol = (prediction: Prediction | undefined) => (prediction?.alcoholPercentVol ?? 0) > ALCOHOL_TRACE;
 
 /** All children against the base: which gates each keeps, and what else differs. */
 function VariantTable({
