@@ -50,6 +50,9 @@ test('a batch made yesterday is written down by keys alone, and what comes of it
   const happened = page.getByRole('list', { name: 'What happened' });
   await expect(happened).toContainText('40 éclairs');
   await expect(happened).toContainText('Ring and ruler');
+  await expect(happened).toContainText(/Poured at.*38\s°C/s);
+  // How much went on the éclairs nobody said: it is not all of it.
+  await expect(happened).toContainText('nobody weighed how much');
   await expect(page.getByRole('region', { name: 'What came of it' })).toContainText(/912\sg/);
 
   // What is told afterwards goes on in the same book.
@@ -57,6 +60,7 @@ test('a batch made yesterday is written down by keys alone, and what comes of it
   await page.getByLabel('What was left: grams').fill('30');
   await page.keyboard.press('Enter');
   await expect(happened).toContainText('Thrown away');
+  await expect(page.getByText('more than came into the bowl')).toHaveCount(0);
   await page.getByLabel('A note').fill('too dark');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'It missed' }).click();

@@ -110,6 +110,16 @@ describe('a batch told as a story', () => {
     expect(story[1]).toMatchObject({ readC: 99, seconds: 180 });
     const written = logOf(...done).map((event) => ({ ...event, serverMs: 0 }));
     expect(storyOf(cooked, foldBatch(steps, 0, written), written)).toEqual([]);
+    // Of a batch written down afterwards it tells what it was poured at, and what was done about a sign.
+    const told = logOf(
+      ...done,
+      { kind: 'temperature', temperatureC: 34, by: 'hand' },
+      { kind: 'fix', sign: 'oily', cause: 'split', hasWorked: true },
+    ).map((event) => ({ ...event, serverMs: 0 }));
+    expect(storyOf(cooked, foldBatch(steps, 0, told), told)).toEqual([
+      { kind: 'read', ms: 0, temperatureC: 34, isPour: true },
+      { kind: 'fix', ms: 0, sign: 'oily', cause: 'split', hasWorked: true },
+    ]);
   });
 });
 

@@ -43,7 +43,7 @@ function tellTest(result: FileTest): { readonly more: string; readonly figure: s
   switch (result.test) {
     case 'ring':
       return {
-        more: `At ${celsius(result.temperatureC)}${result.seconds > 60 ? ', after 3 min' : ''}.`,
+        more: `At ${celsius(result.temperatureC)}, after ${duration(result.seconds)}.`,
         figure: millimetres(result.diameterMm),
       };
     case 'film':
@@ -96,6 +96,10 @@ function tellFix({ sign, cause, hasWorked }: Extract<StoryItem, { kind: 'fix' }>
   return told(SIGN_WORDS[sign], `${why}${end}`, '', { isTrouble: !hasWorked });
 }
 
+/** What it went on or into; 0 g is not weighed. */
+const tellUsed = ({ what, grams }: Extract<StoryItem, { kind: 'used' }>): Told =>
+  grams > 0 ? told(what, 'Used for it.', whole(grams)) : told(what, 'Used for it; nobody weighed how much.');
+
 /** An item of a batch's story in words. */
 export function tellItem(item: StoryItem, { names, method }: CookedBatch): Told {
   switch (item.kind) {
@@ -129,7 +133,9 @@ export function tellItem(item: StoryItem, { names, method }: CookedBatch): Told 
     case 'poured':
       return told('Into the bowl', '', whole(item.grams));
     case 'used':
-      return told(item.what, 'Used for it.', whole(item.grams));
+      return tellUsed(item);
+    case 'read':
+      return told(item.isPour ? 'Poured at' : 'Temperature read', '', celsius(item.temperatureC));
     case 'leftover':
       return told(FATES[item.fate], 'Of what was left.', whole(item.grams));
     case 'note':

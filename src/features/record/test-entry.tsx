@@ -32,7 +32,9 @@ export function TestEntry({
   onTest: (test: FileTest) => void;
 }) {
   const [kind, setKind] = useTyped<TestKind>('test', 'ring', keysOf(TEST_WORDS));
-  const [draft, setDraft] = useTyped<TestDraft>('reading', NO_READING);
+  const [drafts, setDrafts] = useTyped<Partial<Record<TestKind, TestDraft>>>('readings', {});
+  const draft = drafts[kind] ?? NO_READING;
+  const setDraft = (next: TestDraft) => setDrafts({ ...drafts, [kind]: next });
   const [asked, setAsked] = useState<FileTest | undefined>();
   const [fault, setFault] = useState<string | undefined>();
   /** tests told so far: fields begin anew after each */
@@ -66,7 +68,7 @@ export function TestEntry({
         value={kind}
         onChange={(event) => {
           setKind(keysOf(TEST_WORDS).find((each) => each === event.target.value) ?? kind);
-          setDraft(NO_READING);
+          // What was typed of another test stays with it.
           setAsked(undefined);
         }}
       >
@@ -90,11 +92,11 @@ export function TestEntry({
             {fault}
           </p>
         )}
-        <Button type="submit" disabled={!test}>
+        {asked && <FarOffQuestion onSure={() => take(asked)} onAgain={() => setAsked(undefined)} />}
+        <Button type="submit" disabled={!test || asked !== undefined}>
           Into the book
         </Button>
       </EntryForm>
-      {asked && <FarOffQuestion onSure={() => take(asked)} onAgain={() => setAsked(undefined)} />}
     </section>
   );
 }

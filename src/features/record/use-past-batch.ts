@@ -40,7 +40,8 @@ function happened({ inBowl, pouredC, ringMm, use, went, note }: PastDraft): Happ
       ? []
       : [{ kind: 'ring', diameterMm: ringMm, temperatureC: pouredC } as const]),
     ...(inBowl === undefined ? [] : [{ kind: 'poured', grams: inBowl } as const]),
-    ...(use.trim() === '' ? [] : [{ kind: 'used', what: use.trim(), grams: inBowl ?? 0 } as const]),
+    // How much of it went there nobody weighed: 0 g is not known.
+    ...(use.trim() === '' ? [] : [{ kind: 'used', what: use.trim(), grams: 0 } as const]),
     ...(went === '' ? [] : [{ kind: 'verdict', hasLanded: went === 'yes' } as const]),
     ...(note.trim() === '' ? [] : [{ kind: 'note', text: note.trim() } as const]),
   ];

@@ -37,6 +37,8 @@ export type StoryItem = { readonly ms: number } & (
   | { readonly kind: 'test'; readonly result: FileTest; readonly isDoubted: boolean }
   | { readonly kind: 'lost'; readonly grams: number }
   | { readonly kind: 'poured'; readonly grams: number }
+  /** how warm it was by hand, where no step tells it; the last before it was over is the pour */
+  | { readonly kind: 'read'; readonly temperatureC: number; readonly isPour: boolean }
   | { readonly kind: 'used'; readonly what: string; readonly grams: number }
   | { readonly kind: 'leftover'; readonly fate: 'putAway' | 'reheated' | 'thrown'; readonly grams: number }
   | { readonly kind: 'note'; readonly text: string }
@@ -87,6 +89,23 @@ function steps({ method }: CookedBatch, state: BatchState): StoryItem[] {
   });
 }
 
+/** Temperatures read by hand that no step tells: of a batch written down afterwards, or once its steps were done. */
+function readings(state: BatchState): StoryItem[] {
+  const isOfStep = (ms: number) =>
+    state.steps.some(
+      ({ begunMs, doneMs }) => begunMs !== undefined && doneMs !== undefined && ms >= begunMs && ms <= doneMs,
+    );
+  const isPast = state.steps.every(({ begunMs, doneMs }) => (doneMs ?? 0) - (begunMs ?? 0) < 1000);
+  const own = state.temperatures.filter(({ ms, by }) => by === 'hand' && (isPast || !isOfStep(ms)));
+  const isDone = state.steps.every(({ status }) => status === 'done');
+  return own.map(({ ms, temperatureC }, i) => ({
+    kind: 'read',
+    ms,
+    temperatureC,
+    isPour: isDone && i === own.length - 1,
+  }));
+}
+
 /** What was told late, once each time it was. */
 function toldLate(state: BatchState): StoryItem[] {
   const times = [...new Set(state.toldLate.map(({ heardMs }) => heardMs))];
@@ -102,6 +121,7 @@ export function storyOf(cooked: CookedBatch, state: BatchState, events: readonly
   const items: StoryItem[] = [
     ...weighing(cooked, state, events),
     ...steps(cooked, state),
+    ...readings(state),
     ...state.checks.map(({ ms, check, isGood, sign }): StoryItem => ({ kind: 'check', ms, check, isGood, sign })),
     ...state.added.map(({ ms, name, grams }): StoryItem => ({ kind: 'added', ms, name, grams })),
     ...state.fixes.map(({ ms, sign, cause, hasWorked }): StoryItem => ({ kind: 'fix', ms, sign, cause, hasWorked })),
