@@ -7,6 +7,7 @@ import { measureText } from '../src/features/label/measure-text';
 import { foldBatch } from '../src/formats/batch-state';
 import { LABEL_SIZES, labelQuerySchema } from '../src/formats/label';
 import { resolveFormula } from '../src/formats/resolve-formula';
+import { USUAL_SETTINGS } from '../src/formats/settings';
 import { cookedBatch } from '../src/kitchen/cook/cook-batch';
 import { freezeBatch } from '../src/kitchen/cook/freeze';
 import { labelContent } from '../src/kitchen/label/label-content';
@@ -41,7 +42,14 @@ async function sheetsOf(count: number) {
   const query = labelQuerySchema.parse({ size: 'jar', count, netG: 200, nutrition: 'no' });
   const cooked = cookedBatch(frozen);
   const made = asMade(cooked, foldBatch(cooked.method.followed.length, 0, []), frozen.file);
-  const content = labelContent({ name: file.name, number: 1 }, made, cooked.method, '2026-11-26', query);
+  const content = labelContent(
+    { name: file.name, number: 1 },
+    made,
+    cooked.method,
+    '2026-11-26',
+    query,
+    USUAL_SETTINGS,
+  );
   if (!content) throw new Error('something is in it');
   const faces = layOut(content.name, labelBlocks(content, query), LABEL_SIZES.jar, true, measureText);
   await labelPdf({
@@ -49,7 +57,7 @@ async function sheetsOf(count: number) {
     size: 'jar',
     faces,
     count,
-    code: codeOf('http://127.0.0.1:4300/batches/1/record'),
+    code: codeOf('https://lantern-mill.example/sauces'),
   });
 }
 

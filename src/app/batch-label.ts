@@ -1,12 +1,11 @@
-import { headers } from 'next/headers';
 import { codeOf } from '@/features/label/code';
-import { labelBlocks } from '@/features/label/label-blocks';
-import { type Face, layOut, TooMuchError } from '@/features/label/layout';
+import { labelBlocks, labelMissing } from '@/features/label/label-blocks';
+import { layOutBest, TooMuchError } from '@/features/label/layout';
 import { measureText } from '@/features/label/measure-text';
 import { type BatchState, foldBatch } from '@/formats/batch-state';
 import { dayOf } from '@/formats/day';
 import { foldWords } from '@/formats/fold-words';
-import { LABEL_SIZES, type LabelQuery } from '@/formats/label';
+import { LABEL_SIZES, type LabelQuery, type LabelSize } from '@/formats/label';
 import { cookedBatch } from '@/kitchen/cook/cook-batch';
 import { labelContent } from '@/kitchen/label/label-content';
 import { asMade } from '@/kitchen/record/as-made';
@@ -16,11 +15,12 @@ import { listIngredients, someIngredients } from '@/server/repositories/larder';
 import { pdfLetters } from '@/ui/paper/pdf-letters';
 import { kitchenSettings } from './kitchen-settings';
 
-/** What other machines reach this kitchen by, else the name it was asked under. */
-async function ownAddress(): Promise<string> {
-  const [first] = (process.env.DARK_POUR_ADDRESSES ?? '').split(' ').filter(Boolean);
-  return first ?? `http://${(await headers()).get('host') ?? '127.0.0.1'}`;
-}
+/** Sizes of label, the smallest first. */
+const BY_AREA: readonly [LabelSize, ...LabelSize[]] = ['jar', 'shelf', 'tub'];
+
+/** The sizes a label may have: the one that was asked for, or all. */
+const sizesOf = ({ size }: LabelQuery) =>
+  (size === 'best' ? BY_AREA : [size]).map((name) => ({ name, ...LABEL_SIZES[name] }));
 
 /** What changed the label after the batch was over, and when; nothing where nothing did. */
 function lateOf({ toldLate }: BatchState) {
@@ -32,7 +32,7 @@ function lateOf({ toldLate }: BatchState) {
 
 /** The label of a batch laid out, or why it cannot be; nothing where there is no such batch, or nothing is in it. */
 export async function batchLabel(id: string, query: LabelQuery) {
-  await kitchenSettings();
+  const settings = await kitchenSettings();
   const { db } = await sharedDatabase();
   const found = await findBatch(db, id);
   if (!found) return undefined;
@@ -54,25 +54,28 @@ export async function batchLabel(id: string, query: LabelQuery) {
     }),
   );
   const made = asMade(cooked, state, { ...frozen.file, ingredients }, (name) => byName.get(foldWords(name)));
-  const content = labelContent(head, made, cooked.method, dayOf(head.startedMs), query);
+  const content = labelContent(head, made, cooked.method, dayOf(head.startedMs), query, settings);
   if (!content) return undefined;
-  const size = LABEL_SIZES[query.size];
-  const address = `${await ownAddress()}/batches/${id}/record`;
-  let faces: readonly Face[] = [];
+  const hasCode = query.code === 'yes' && settings.labelLink !== '';
+  let laid: ReturnType<typeof layOutBest> | undefined;
   let fault: string | undefined;
   try {
-    faces = layOut(content.name, labelBlocks(content, query), size, query.code === 'yes', measureText);
+    laid = layOutBest(content.name, labelBlocks(content, query), sizesOf(query), hasCode, measureText);
   } catch (error) {
     if (!(error instanceof TooMuchError)) throw error;
     fault = error.message;
   }
+  const faces = laid?.faces ?? [];
   return {
     head,
     faces,
+    size: laid?.size ?? BY_AREA[0],
     fault,
+    missing: labelMissing(content, query),
     unprintable: pdfLetters(faces).missing,
     late: lateOf(state),
-    address,
-    code: query.code === 'yes' ? codeOf(address) : undefined,
+    /** where its code leads; empty where it has none */
+    address: settings.labelLink,
+    code: hasCode ? codeOf(settings.labelLink) : undefined,
   };
 }

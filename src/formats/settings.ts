@@ -69,6 +69,22 @@ export const CURRENCIES = [
   'PEN',
 ] as const;
 
+const LONGEST_MAKER = 160;
+const line = z.string().trim().max(LONGEST_MAKER, `must be at most ${LONGEST_MAKER} letters`);
+
+/** Whether an address leads somewhere a buyer can reach: https or http, and not this machine. */
+function isPublicAddress(text: string): boolean {
+  if (!URL.canParse(text)) return false;
+  const { protocol, hostname } = new URL(text);
+  return (
+    (protocol === 'https:' || protocol === 'http:') && !/^(localhost|127\.|0\.0\.0\.0|\[::1\]|\[::\])/.test(hostname)
+  );
+}
+
+const link = line.refine((text) => text === '' || isPublicAddress(text), {
+  error: 'must be an address that others can reach, like https://example.org',
+});
+
 /** How a kitchen writes what it measures: the same on all its tablets. What is kept is always g, °C, mm and plain numbers. */
 export const settingsSchema = z.object({
   temperature: z.enum(['C', 'F'], { error: 'must be C or F' }).default('C'),
@@ -77,6 +93,12 @@ export const settingsSchema = z.object({
   numbers: z.enum(NUMBER_LOCALES, { error: `must be one of ${NUMBER_LOCALES.join(', ')}` }).default('en-GB'),
   /** prices are written in it; they are not converted */
   currency: z.enum(CURRENCIES, { error: 'must be a currency, like EUR' }).default('EUR'),
+  /** who makes it, as labels name it */
+  makerName: line.default(''),
+  makerAddress: line.default(''),
+  makerCountry: line.default(''),
+  /** where a label's code leads; empty: labels carry none */
+  labelLink: link.default(''),
 });
 
 export type KitchenSettings = z.output<typeof settingsSchema>;
@@ -91,6 +113,10 @@ export const settingsChangeSchema = z
     length: settingsSchema.shape.length.unwrap(),
     numbers: settingsSchema.shape.numbers.unwrap(),
     currency: settingsSchema.shape.currency.unwrap(),
+    makerName: settingsSchema.shape.makerName.unwrap(),
+    makerAddress: settingsSchema.shape.makerAddress.unwrap(),
+    makerCountry: settingsSchema.shape.makerCountry.unwrap(),
+    labelLink: settingsSchema.shape.labelLink.unwrap(),
   })
   .partial();
 

@@ -1,9 +1,9 @@
 import jsqrModule from 'jsqr';
 import { describe, expect, it } from 'vitest';
 import { codeOf } from '@/features/label/code';
-import { labelBlocks } from '@/features/label/label-blocks';
+import { labelBlocks, labelMissing } from '@/features/label/label-blocks';
 import { labelPdf } from '@/features/label/label-pdf';
-import { type Face, layOut, TooMuchError } from '@/features/label/layout';
+import { type Face, layOut, layOutBest, TooMuchError } from '@/features/label/layout';
 import { measureText } from '@/features/label/measure-text';
 import type { BatchEvent, Happening } from '@/formats/batch';
 import { foldBatch } from '@/formats/batch-state';
@@ -40,6 +40,8 @@ const file = readFormula({
 const happened = (whats: readonly Happening[]): BatchEvent[] =>
   whats.map((what, i) => ({ seq: i + 1, key: `event-${i + 1}`, tablet: 'a', tabletMs: 0, serverMs: 1000 * i, what }));
 
+const MAKER = { makerName: 'Lantern Mill', makerAddress: '1 Mill Lane', makerCountry: 'Riverland' };
+
 /** The label of that sauce. */
 function contentOf(asked: Partial<LabelQuery> = {}, named = file, events: readonly Happening[] = []) {
   const query = labelQuerySchema.parse(asked);
@@ -49,7 +51,7 @@ function contentOf(asked: Partial<LabelQuery> = {}, named = file, events: readon
   const cooked = cookedBatch(frozen);
   const state = foldBatch(cooked.method.followed.length, 0, happened(events));
   const made = asMade(cooked, state, frozen.file, (name) => larder.get(name));
-  const content = labelContent(head, made, cooked.method, '2026-11-24', query);
+  const content = labelContent(head, made, cooked.method, '2026-11-24', query, MAKER);
   if (!content) throw new Error('something is in it');
   return { query, content };
 }
@@ -61,7 +63,8 @@ function contentAndQuery(asked: Partial<LabelQuery>, named: typeof file) {
 
 function facesOf(asked: Partial<LabelQuery> = {}, named = file): readonly Face[] {
   const { query, content } = contentOf(asked, named);
-  return layOut(content.name, labelBlocks(content, query), LABEL_SIZES[query.size], query.code === 'yes', measureText);
+  const size = query.size === 'best' ? 'jar' : query.size;
+  return layOut(content.name, labelBlocks(content, query), LABEL_SIZES[size], query.code === 'yes', measureText);
 }
 const textOf = (face: Face) => face.flatMap((mark) => (mark.kind === 'text' ? [mark.text] : [])).join(' ');
 const runsText = (runs: readonly { text: string }[]) => runs.map(({ text }) => text).join('');
@@ -283,6 +286,60 @@ describe('the label laid out', () => {
     const all = faces.map(textOf).join(' ');
     for (let i = 0; i < 56; i++) expect(all).toContain(`valley ${i}`);
     expect(() => facesOf({ size: 'jar' }, many)).toThrow(TooMuchError);
+  });
+
+  it('chooses the smallest size that holds all of it, in letters no smaller than the law asks for', () => {
+    const sizes = (['jar', 'shelf', 'tub'] as const).map((name) => ({ name, ...LABEL_SIZES[name] }));
+    const laid = (asked: Partial<LabelQuery>) => {
+      const { query, content } = contentOf(asked);
+      return layOutBest(content.name, labelBlocks(content, query), sizes, false, measureText);
+    };
+    const [small, full] = [laid({ nutrition: 'no' }), laid({ netG: 200, useBy: '2026-12-24' })];
+    const area = (size: keyof typeof LABEL_SIZES) => LABEL_SIZES[size].widthMm * LABEL_SIZES[size].heightMm;
+    expect(area(small.size)).toBeLessThanOrEqual(area(full.size));
+    expect(full.faces.length).toBe(1);
+    for (const mark of [...small.faces, ...full.faces].flat()) {
+      if (mark.kind === 'text') expect(0.547 * mark.letterMm).toBeGreaterThanOrEqual(1.2);
+    }
+  });
+
+  it('never breaks a sentence over two labels where one can hold it', () => {
+    const faces = facesOf({ size: 'jar' });
+    const sentence = faces.map(textOf).filter((text) => text.includes('Ingredients:'));
+    expect(sentence).toHaveLength(1);
+    expect(sentence[0]).toMatch(/Ingredients:.*\./);
+  });
+
+  it('names its maker, and says what is missing before it prints, by school', () => {
+    const { query, content } = contentOf({ netG: 200, useBy: '2026-12-24' });
+    expect(JSON.stringify(labelBlocks(content, query))).toContain('Made by Lantern Mill, 1 Mill Lane, Riverland.');
+    expect(labelMissing(content, query)).toEqual([]);
+    const nobody = { ...content, maker: { makerName: '', makerAddress: '', makerCountry: '' } };
+    expect(labelMissing(nobody, { ...query, useBy: undefined })).toEqual([
+      'no maker',
+      'no address of the maker',
+      'no country',
+      'no use-by date',
+    ]);
+    expect(labelMissing(content, { ...query, school: 'us' })).toEqual([
+      'no trans fat',
+      'no cholesterol',
+      'no added sugars',
+    ]);
+  });
+
+  it('US-style: facts of a portion in spoons, with per cent of daily values; what nobody typed is not known', () => {
+    const us = contentOf({ school: 'us', portionG: 30, cholesterolMg: 21 }).content;
+    const of = (name: string) => us.facts.find((line) => line.name === name);
+    expect(us.spoons).toBe('2 tbsp');
+    expect(of('Trans Fat')?.amount).toBe('not known');
+    expect(of('Cholesterol')).toMatchObject({ amount: '20 mg', daily: '7%' });
+    const fat = Number.parseFloat(of('Total Fat')?.amount ?? '');
+    // To whole grams, of 78 g a day.
+    expect(Number.parseFloat(of('Total Fat')?.daily ?? '')).toBeCloseTo((100 * fat) / 78, -0.3);
+    const words = JSON.stringify(labelBlocks(us, labelQuerySchema.parse({ school: 'us' })));
+    expect(words).toContain('Serving size 2 tbsp (30 g)');
+    expect(us.panel).toEqual([]);
   });
 
   it('takes a name of two hundred letters without a blank', () => {

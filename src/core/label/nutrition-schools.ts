@@ -95,6 +95,82 @@ const RULES: Readonly<Record<LabelSchool, readonly Rule[]>> = {
   ],
 };
 
+/** Daily values of the United States, g (21 CFR 101.9(c)(8)-(9)). */
+const US_DAILY = {
+  fat: 78,
+  saturates: 20,
+  cholesterol: 0.3,
+  sodium: 2.3,
+  carbohydrate: 275,
+  fibre: 28,
+  addedSugars: 50,
+};
+/** Sugars and fats of a portion that no composition says, g and mg; nothing where nobody typed them. */
+export interface UsExtras {
+  readonly transG?: number | undefined;
+  readonly cholesterolMg?: number | undefined;
+  readonly addedSugarsG?: number | undefined;
+}
+
+/** A line of a Nutrition Facts panel. */
+export interface FactsLine {
+  readonly name: string;
+  /** how far it stands inwards */
+  readonly inward: 0 | 1 | 2;
+  readonly amount: string;
+  /** of a daily value, `12%`; empty where there is none */
+  readonly daily: string;
+}
+
+/** Per cent of a daily value: none below 1, then whole (21 CFR 101.9(c)(8)(iii)). */
+const usDaily = (amount: number, daily: number) => `${Math.round((100 * amount) / daily)}%`;
+
+/** Cholesterol: none below 2 mg, "less than 5 mg" below 5, then to 5 mg (21 CFR 101.9(c)(3)). */
+function usCholesterol(milligrams: number): string {
+  if (milligrams < 2) return '0 mg';
+  return milligrams < 5 ? 'less than 5 mg' : `${toNearest(milligrams, 5)} mg`;
+}
+
+const NOT_KNOWN = 'not known';
+
+/**
+ * The lines of a Nutrition Facts panel of a portion with their per cent of daily values (21 CFR 101.9). Vitamins and minerals are not known here and not on it.
+ *
+ * @param components g of each, 0 or more, not all 0
+ * @param portionG g, above 0
+ */
+export function nutritionFacts(components: ComponentVector, portionG: number, extras: UsExtras): FactsLine[] {
+  const per100 = nutrition(components, 'us');
+  const n = ofGrams(per100, portionG);
+  const sodiumMg = SODIUM_MG * n.salt;
+  const carbohydrate = n.carbohydrate + n.fibre;
+  const { transG, cholesterolMg, addedSugarsG } = extras;
+  const line = (name: string, amount: string, daily = '', inward: FactsLine['inward'] = 0): FactsLine => ({
+    name,
+    amount,
+    daily,
+    inward,
+  });
+  return [
+    line('Calories', usCalories(n.energyKcal)),
+    line('Total Fat', usFat(n.fat), usDaily(n.fat, US_DAILY.fat)),
+    line('Saturated Fat', usFat(n.saturates), usDaily(n.saturates, US_DAILY.saturates), 1),
+    line('Trans Fat', transG === undefined ? NOT_KNOWN : usFat(transG), '', 1),
+    cholesterolMg === undefined
+      ? line('Cholesterol', NOT_KNOWN)
+      : line('Cholesterol', usCholesterol(cholesterolMg), usDaily(cholesterolMg / 1000, US_DAILY.cholesterol)),
+    line('Sodium', usSodium(sodiumMg), usDaily(sodiumMg / 1000, US_DAILY.sodium)),
+    line('Total Carbohydrate', usGrams(carbohydrate), usDaily(carbohydrate, US_DAILY.carbohydrate)),
+    line('Dietary Fiber', usGrams(n.fibre), usDaily(n.fibre, US_DAILY.fibre), 1),
+    line('Total Sugars', usGrams(n.sugars), '', 1),
+    addedSugarsG === undefined
+      ? line('Added Sugars', NOT_KNOWN, '', 2)
+      : line('Added Sugars', usGrams(addedSugarsG), usDaily(addedSugarsG, US_DAILY.addedSugars), 2),
+    ...(n.polyols > WORTH_A_LINE ? [line('Sugar Alcohol', usGrams(n.polyols), '', 1)] : []),
+    line('Protein', usGrams(n.protein)),
+  ];
+}
+
 /** Nutrition of so many grams. */
 const ofGrams = (per100: Nutrition, grams: number): Nutrition =>
   recordOf(keysOf(per100), (field) => (per100[field] * grams) / 100);

@@ -17,7 +17,7 @@ const bold = (text: string): Run => ({ text, isBold: true });
 /** Which rule figures are rounded by, as it stands under them. */
 const RULE_WORDS = {
   eu: 'Typical values, calculated; EU-style (1169/2011).',
-  us: 'Calculated; US-style (21 CFR 101.9). Trans fat, cholesterol, added sugars not known.',
+  us: '% Daily Value, 2,000 calories a day. Calculated; US-style (21 CFR 101.9).',
 } as const;
 
 /** How it is warmed again, in a line. */
@@ -39,6 +39,8 @@ export function labelBlocks(content: LabelContent, query: LabelQuery): readonly 
     `batch ${batchNumber(content.batchNumber)}`,
   ];
   const reheat = reheatWords(content);
+  const { makerName, makerAddress, makerCountry } = content.maker;
+  const maker = [makerName, makerAddress, makerCountry].filter(Boolean).join(', ');
   return [
     text(...(content.netG === undefined ? [] : [bold(weight(content.netG)), plain(' · ')]), plain(dates.join(' · '))),
     text(plain(`Keep ${PLACE_WORDS[query.place]}${query.place === 'fridge' ? `, at ${celsius(5)} or under` : ''}.`)),
@@ -55,8 +57,16 @@ export function labelBlocks(content: LabelContent, query: LabelQuery): readonly 
       : [text(bold(`Alcohol ${fixed(content.alcoholPercentVol, 1)} % vol.`), plain(' Not for children.'))]),
     ...(content.hasPolyols ? [text(bold('Excessive consumption may produce laxative effects.'))] : []),
     ...(reheat === undefined ? [] : [text(plain(reheat))]),
+    ...(maker === '' ? [] : [text(plain(`Made by ${maker}.`))]),
     ...(content.panel.length > 0
-      ? [panelOf(content), text(plain(`${RULE_WORDS[query.school]} ${content.alluloseWords}`.trim()))]
+      ? [panelOf(content), text(plain(`${RULE_WORDS.eu} ${content.alluloseWords}`.trim()))]
+      : []),
+    ...(content.facts.length > 0
+      ? [
+          text(bold('Nutrition Facts'), plain(` Serving size ${content.spoons} (${content.portionG} g)`)),
+          factsOf(content),
+          text(plain(`${RULE_WORDS.us} ${content.alluloseWords}`.trim())),
+        ]
       : []),
   ];
 }
@@ -69,3 +79,27 @@ const panelOf = ({ panel, portionG }: LabelContent): Block => ({
     ...panel.map(({ name, isInner, per100, perPortion }) => ({ name, isInner, figures: [per100, perPortion] })),
   ],
 });
+
+/** The lines of a Nutrition Facts panel: amount, and per cent of a daily value. */
+const factsOf = ({ facts }: LabelContent): Block => ({
+  kind: 'panel',
+  rows: facts.map(({ name, inward, amount, daily }) => ({ name, figures: [amount, daily], isInner: inward > 0 })),
+});
+
+/** What a label of a school of law usually has to say and does not say yet. */
+export function labelMissing(content: LabelContent, query: LabelQuery): readonly string[] {
+  const { makerName, makerAddress, makerCountry } = content.maker;
+  const missing: readonly (readonly [isMissing: boolean, what: string])[] = [
+    [makerName === '', 'no maker'],
+    [makerAddress === '', 'no address of the maker'],
+    [query.school === 'eu' && makerCountry === '', 'no country'],
+    [content.netG === undefined, 'no net weight'],
+    [query.school === 'eu' && query.useBy === undefined, 'no use-by date'],
+    [content.unknown.length > 0, `allergens not declared: ${content.unknown.join(', ')}`],
+    [query.nutrition === 'no', 'no nutrition figures'],
+    [query.school === 'us' && query.transG === undefined, 'no trans fat'],
+    [query.school === 'us' && query.cholesterolMg === undefined, 'no cholesterol'],
+    [query.school === 'us' && query.addedSugarsG === undefined, 'no added sugars'],
+  ];
+  return missing.flatMap(([isMissing, what]) => (isMissing ? [what] : []));
+}

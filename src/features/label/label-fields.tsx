@@ -6,9 +6,14 @@ import { NumberField } from '@/ui/number-field';
 
 const GRAMS = { least: 1, most: 100_000, unit: 'g', units: { g: 1, kg: 1000 }, example: '200' };
 const PORTION = { least: 1, most: 5000, unit: 'g', units: { g: 1, kg: 1000 }, example: '30' };
+const US_FIELDS = [
+  ['transG', 'Trans fat in a portion', inlineRules([0, 100], 'g', '0')],
+  ['cholesterolMg', 'Cholesterol in a portion', inlineRules([0, 10_000], 'mg', '15')],
+  ['addedSugarsG', 'Added sugars in a portion', inlineRules([0, 1000], 'g', '9')],
+] as const;
 const COUNT = inlineRules([1, 240], '', '24');
 const BOX = 'h-11 min-w-0 rounded-lg border border-rule bg-field px-2';
-const SIZE_WORDS = { jar: 'jar', tub: 'tub', shelf: 'shelf edge' } as const;
+const SIZE_WORDS = { best: 'the smallest that holds it', jar: 'jar', tub: 'tub', shelf: 'shelf edge' } as const;
 const SCHOOL_WORDS = { eu: 'EU-style', us: 'US-style' } as const;
 
 /** What is asked of a label; each change draws it anew. */
@@ -45,10 +50,10 @@ export function LabelFields({
   );
   return (
     <>
-      {choice('Size', 'size', ['jar', 'tub', 'shelf'], SIZE_WORDS)}
+      {choice('Size', 'size', ['best', 'jar', 'tub', 'shelf'], SIZE_WORDS)}
       {choice('Figures as', 'school', ['eu', 'us'], SCHOOL_WORDS)}
       {choice('Keep', 'place', SHELF_PLACES, PLACE_WORDS)}
-      <Row label="In one of them">
+      <Row label="Net weight">
         <NumberField
           label="Net weight"
           value={query.netG}
@@ -69,6 +74,7 @@ export function LabelFields({
           onValue={(portionG) => say({ portionG })}
         />
       </Row>
+      {query.school === 'us' && <UsFields query={query} onSay={say} />}
       <Row label="How many">
         <NumberField
           label="How many"
@@ -93,13 +99,26 @@ export function LabelFields({
         isOn={query.nutrition === 'yes'}
         onTick={(is) => say({ nutrition: is ? 'yes' : 'no' })}
       />
-      <Tick
-        label="QR code to this batch"
-        isOn={query.code === 'yes'}
-        onTick={(is) => say({ code: is ? 'yes' : 'no' })}
-      />
+      <Tick label="QR code" isOn={query.code === 'yes'} onTick={(is) => say({ code: is ? 'yes' : 'no' })} />
     </>
   );
+}
+
+/** What the United States ask for and no larder has. */
+function UsFields({ query, onSay }: { query: LabelQuery; onSay: (change: Partial<LabelQuery>) => void }) {
+  return US_FIELDS.map(([key, label, rules]) => (
+    <Row key={key} label={label}>
+      <NumberField
+        label={label}
+        value={query[key]}
+        optional
+        rules={rules}
+        write={inlinePlain}
+        placeholder="not known"
+        onValue={(value) => onSay({ [key]: value })}
+      />
+    </Row>
+  ));
 }
 
 function Row({ label, children }: { label: string; children: React.ReactNode }) {

@@ -4,7 +4,7 @@ import { Printer } from 'lucide-react';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
-import { LABEL_SIZES, type LabelQuery } from '@/formats/label';
+import { LABEL_SIZES, type LabelQuery, type LabelSize } from '@/formats/label';
 import { batchNumber } from '@/ui/batch-number';
 import { Button } from '@/ui/button';
 import { listed } from '@/ui/format';
@@ -32,11 +32,34 @@ function ToldLate({ late: { ms, added } }: { late: { readonly ms: number; readon
   );
 }
 
+/** What is missing on it before it prints. */
+function Missing({ missing }: { missing: readonly string[] }) {
+  return (
+    <section aria-label="Missing on it" className="mt-2 rounded-lg bg-near-wash px-3 py-2 text-[14.5px]">
+      <h2 className="font-semibold">Missing on it</h2>
+      <ul className="list-disc pl-5">
+        {missing.map((what) => (
+          <li key={what}>{what}</li>
+        ))}
+      </ul>
+      <p>
+        Maker, address and country are set once in the{' '}
+        <Link href="/settings#labels" className="text-enamel underline">
+          settings
+        </Link>
+        .
+      </p>
+    </section>
+  );
+}
+
 /** Labels of a batch: what is asked on the left, the sheet as it prints on the right. */
 export function LabelScreen({
   batch,
   query,
+  size: sizeName,
   faces,
+  missing,
   code,
   address,
   fault,
@@ -45,9 +68,13 @@ export function LabelScreen({
 }: {
   batch: { readonly id: string; readonly number: number; readonly name: string; readonly madeMs: number };
   query: LabelQuery;
+  /** the size it is printed on */
+  size: LabelSize;
   faces: readonly Face[];
+  /** what the law usually asks for and it does not say */
+  missing: readonly string[];
   code: Code | undefined;
-  /** what the code leads to */
+  /** where its code leads; empty where the kitchen has set nothing */
   address: string;
   fault: string | undefined;
   /** letters of it that the PDF's fonts do not have */
@@ -64,7 +91,7 @@ export function LabelScreen({
     setAsked(next);
     start(() => router.replace(`/batches/${batch.id}/label?${addressOf(next)}`, { scroll: false }));
   };
-  const size = LABEL_SIZES[query.size];
+  const size = LABEL_SIZES[sizeName];
   return (
     <div className="flex min-h-screen flex-col" aria-busy={isPending}>
       <div className="no-print">
@@ -80,6 +107,7 @@ export function LabelScreen({
         <section aria-label="What the label says" className="no-print grid content-start gap-2">
           <h1 className="text-[1.6rem]">Labels</h1>
           <LabelFields query={asked} onSay={say} />
+          {missing.length > 0 && <Missing missing={missing} />}
           <div className="mt-2 flex flex-wrap gap-2">
             <Button look="primary" disabled={faces.length === 0} onClick={() => window.print()}>
               <Printer size={17} aria-hidden="true" /> Print
@@ -101,7 +129,17 @@ export function LabelScreen({
             Figures are calculated from typical compositions, not analysed. Your local food law decides what a label
             must say and whether these words do.
           </p>
-          {query.code === 'yes' && <p className="text-[13.5px] break-words text-mute">The code leads to {address}.</p>}
+          {query.code === 'yes' && (
+            <p className="text-[13.5px] break-words text-mute">
+              {address === ''
+                ? 'No code: set where it leads in the '
+                : `The code leads to ${address}. Change it in the `}
+              <Link href="/settings#labels" className="text-enamel underline">
+                settings
+              </Link>
+              .
+            </p>
+          )}
         </section>
         <section aria-label="As it prints" className="min-w-0">
           {fault && (
@@ -135,7 +173,7 @@ export function LabelScreen({
               </svg>
             ))}
           </div>
-          <LabelSheets size={query.size} faces={faces} count={query.count} code={code} />
+          <LabelSheets size={sizeName} faces={faces} count={query.count} code={code} />
         </section>
       </main>
     </div>

@@ -1,4 +1,5 @@
 import { nth } from '@/core/nth';
+import { type LabelSize, LEAST_LETTER_MM } from '@/formats/label';
 import type { Run } from '@/kitchen/label/statement';
 import { LineBreaker } from './line-breaker';
 import type { Measure } from './measure-text';
@@ -58,6 +59,16 @@ const MOST_FACES = 3;
 const MOST_TITLE_LINES = 3;
 /** Part of the width that names of a panel take. */
 const FIRST_COLUMN = 0.44;
+const COLUMN_GAP_MM = 1;
+
+/** Right edges of columns of figures, mm: even ones, or as their widest figures need where one would run into the next. */
+function columnsOf(widthMm: number, widest: readonly number[]): readonly number[] {
+  const even = (widthMm * (1 - FIRST_COLUMN)) / Math.max(widest.length, 1);
+  if (widest.every((each) => each + COLUMN_GAP_MM <= even)) {
+    return widest.map((_, i) => widthMm * FIRST_COLUMN + (i + 1) * even);
+  }
+  return widest.map((_, i) => widthMm - widest.slice(i + 1).reduce((sum, each) => sum + each + COLUMN_GAP_MM, 0));
+}
 
 /** Labels being written, one after the other, from the top. */
 class Writer {
@@ -146,9 +157,22 @@ class Writer {
     }
   }
 
+  /** A sentence stands on one label where one can hold it. */
   runs(runs: readonly Run[]): void {
+    const { heightMm, letterMm, titleMm } = this.size;
+    const needs = this.#count(runs) * LEADING * letterMm;
+    if (needs <= heightMm - 2 * MARGIN_MM - 2 * titleMm) this.#room(needs);
     this.#lines(runs, this.size.letterMm, true);
     this.#y += GAP_MM;
+  }
+
+  /** Lines that some words take from here. */
+  #count(runs: readonly Run[]): number {
+    const { letterMm } = this.size;
+    const breaker = new LineBreaker(runs, letterMm, this.measure);
+    let lines = 0;
+    for (; !breaker.isDone; lines++) breaker.next(this.#width(letterMm));
+    return lines;
   }
 
   /** A panel stands together where one label can hold it. */
@@ -156,14 +180,18 @@ class Writer {
     const { letterMm } = this.size;
     const step = LEADING * letterMm;
     this.#room(Math.min(rows.length * step, this.size.heightMm - 2 * MARGIN_MM - 2 * this.size.titleMm));
+    const columns = Math.max(...rows.map(({ figures }) => figures.length), 0);
+    const widest = Array.from({ length: columns }, (_, i) =>
+      Math.max(...rows.map(({ figures }) => this.measure(figures[i] ?? '', letterMm, false))),
+    );
     for (const { name, figures, isInner } of rows) {
       this.#room(step);
       const width = this.#width(letterMm);
       this.#y += letterMm;
       this.#text(name, MARGIN_MM + (isInner ? 1.5 : 0), letterMm, false);
-      const column = (width * (1 - FIRST_COLUMN)) / Math.max(figures.length, 1);
+      const rights = columnsOf(width, widest);
       for (const [i, figure] of figures.entries()) {
-        const right = MARGIN_MM + width * FIRST_COLUMN + (i + 1) * column;
+        const right = MARGIN_MM + (rights[i] ?? width);
         this.#text(figure, right - this.measure(figure, letterMm, false), letterMm, false);
       }
       this.#y += step - letterMm;
@@ -173,8 +201,21 @@ class Writer {
   }
 }
 
+/** Lays what a label says out in letters of one size. */
+function layOutIn(title: string, blocks: readonly Block[], size: FaceSize, hasCode: boolean, measure: Measure) {
+  const writer = new Writer(title, size, hasCode, measure);
+  for (const block of blocks) {
+    if (block.kind === 'runs') writer.runs(block.runs);
+    else writer.panel(block.rows);
+  }
+  return writer.faces;
+}
+
+const STEP_MM = 0.1;
+
 /**
- * Lays what a label says out in real millimetres: the title on every label, the code at the upper right of the first.
+ * Lays what a label says out in real millimetres: the title on every label, the code at the upper right of the first. The letters become smaller, down
+ * to the least that is legal, where that takes fewer labels.
  *
  * @returns one label, or two or three where one does not hold it
  * @throws {TooMuchError} not even three do
@@ -186,10 +227,49 @@ export function layOut(
   hasCode: boolean,
   measure: Measure,
 ): readonly Face[] {
-  const writer = new Writer(title, size, hasCode, measure);
-  for (const block of blocks) {
-    if (block.kind === 'runs') writer.runs(block.runs);
-    else writer.panel(block.rows);
+  const steps = Math.max(Math.round((size.letterMm - LEAST_LETTER_MM) / STEP_MM), 0);
+  let best: readonly Face[] | undefined;
+  let fault: unknown;
+  for (let i = 0; i <= steps; i++) {
+    try {
+      const faces = layOutIn(title, blocks, { ...size, letterMm: size.letterMm - i * STEP_MM }, hasCode, measure);
+      if (!best || faces.length < best.length) best = faces;
+      if (best.length === 1) break;
+    } catch (error) {
+      if (!(error instanceof TooMuchError)) throw error;
+      fault = error;
+    }
   }
-  return writer.faces;
+  if (!best) throw fault;
+  return best;
+}
+
+/**
+ * Lays a label out on the smallest of the sizes that holds all of it; where none does, on the one that takes fewest.
+ *
+ * @throws {TooMuchError} it fits on none
+ */
+export function layOutBest(
+  ...[title, blocks, sizes, hasCode, measure]: readonly [
+    string,
+    readonly Block[],
+    readonly (FaceSize & { readonly name: LabelSize })[],
+    boolean,
+    Measure,
+  ]
+): { readonly size: LabelSize; readonly faces: readonly Face[] } {
+  const tried = sizes.flatMap((size) => {
+    try {
+      return [{ size: size.name, faces: layOut(title, blocks, size, hasCode, measure) }];
+    } catch (error) {
+      if (error instanceof TooMuchError) return [];
+      throw error;
+    }
+  });
+  const best = tried.reduce<(typeof tried)[number] | undefined>(
+    (kept, each) => (kept && kept.faces.length <= each.faces.length ? kept : each),
+    undefined,
+  );
+  if (!best) throw new TooMuchError('This fits on no label here: leave the nutrition to another place.');
+  return best;
 }

@@ -14,6 +14,7 @@ import { CUP_WORDS, useCupSystem, useMeasures } from '@/ui/use-measure-system';
 import { useTheme } from '@/ui/use-theme';
 import { AccessPart } from './access-part';
 import { BackupPart } from './backup-part';
+import { MakerFields } from './maker-fields';
 import { SettingChoice } from './setting-choice';
 import { type TabletAddress, TabletAddresses } from './tablet-addresses';
 
@@ -56,6 +57,14 @@ export function SettingsScreen({
         >
           <KitchenChoices settings={settings} onChange={set} />
         </Part>
+        <div id="labels">
+          <Part
+            title="On labels"
+            text="What a label says of its maker. A code leads where you set it, or there is none."
+          >
+            <MakerFields settings={settings} onChange={set} />
+          </Part>
+        </div>
         <Part
           title="Backups"
           text="Everything of the kitchen in one file; “All as a file” on the list holds the formulas alone. One a day is made by itself, beside the data folder, and kept for fourteen days; the first of each month for a year. What was here before a backup was put back is kept for thirty days."

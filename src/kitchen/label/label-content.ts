@@ -1,10 +1,11 @@
 import { finishedComponents } from '@/core/formula/formula';
 import { ingredientOrder } from '@/core/label/ingredient-order';
-import { nutritionPanel, type PanelLine } from '@/core/label/nutrition-schools';
+import { type FactsLine, nutritionFacts, nutritionPanel, type PanelLine } from '@/core/label/nutrition-schools';
 import { nth } from '@/core/nth';
 import { predictFormula } from '@/core/predict/predict-formula';
 import type { BatchHead } from '@/formats/batch';
 import type { LabelQuery } from '@/formats/label';
+import type { KitchenSettings } from '@/formats/settings';
 import type { WorkedMethod } from '../method/work-method';
 import { panContents } from '../pan-contents';
 import type { AsMade } from '../record/as-made';
@@ -22,7 +23,13 @@ export interface LabelContent {
   readonly unknown: readonly string[];
   readonly alcoholPercentVol: number | undefined;
   readonly hasPolyols: boolean;
+  /** EU-style figures; empty where none are asked for */
   readonly panel: readonly PanelLine[];
+  /** US-style figures; empty where none are asked for */
+  readonly facts: readonly FactsLine[];
+  /** a portion in spoons, `2 tbsp` */
+  readonly spoons: string;
+  readonly maker: Maker;
   /** how allulose was counted; empty without any */
   readonly alluloseWords: string;
   readonly portionG: number;
@@ -31,6 +38,9 @@ export interface LabelContent {
   readonly madeOn: string;
   readonly reheat: ReturnType<typeof reheatAdvice>;
 }
+
+/** Who makes it, as the kitchen keeps it; empty where it is not set. */
+export type Maker = Pick<KitchenSettings, 'makerName' | 'makerAddress' | 'makerCountry'>;
 
 type Statement = ReturnType<typeof allergenRuns> & { readonly isAsked: boolean };
 
@@ -41,6 +51,18 @@ const ALCOHOL_NAMED = 1.2;
 /** Share of added polyols above which their effect is named (annex III). */
 const POLYOLS_NAMED = 0.1;
 
+/** mL of a tablespoon and a teaspoon of the United States (21 CFR 101.9(b)(5)(viii)). */
+const TABLESPOON_ML = 15;
+const TEASPOON_ML = 5;
+
+/** A volume in spoons, to the nearest half, at least half a teaspoon. */
+function spoonsOf(millilitres: number): string {
+  const isSmall = millilitres < 0.75 * TABLESPOON_ML;
+  const halves = Math.max(Math.round((2 * millilitres) / (isSmall ? TEASPOON_ML : TABLESPOON_ML)), 1);
+  const whole = Math.floor(halves / 2);
+  return `${whole > 0 ? whole : ''}${halves % 2 === 1 ? '½' : ''} ${isSmall ? 'tsp' : 'tbsp'}`;
+}
+
 /** What a batch's label says: by what really went into it, weighed and put in besides, and by the water that is gone. */
 export function labelContent(
   head: Pick<BatchHead, 'name' | 'number'>,
@@ -48,6 +70,7 @@ export function labelContent(
   method: WorkedMethod,
   madeOn: string,
   query: LabelQuery,
+  maker: Maker,
 ): LabelContent | undefined {
   const prediction = predictFormula(formula);
   if (!prediction) return undefined;
@@ -76,6 +99,7 @@ export function labelContent(
     return [...(i > 0 ? [{ text: ', ', isBold: false }] : []), ...name, ...share, ...madeOf];
   });
   const { mixture } = prediction.batch;
+  const asks = query.nutrition === 'yes';
   return {
     name: head.name,
     ingredients,
@@ -84,7 +108,10 @@ export function labelContent(
     unknown: contents.undecided.map(({ name }) => name),
     alcoholPercentVol: prediction.alcoholPercentVol > ALCOHOL_NAMED ? prediction.alcoholPercentVol : undefined,
     hasPolyols: mixture.solidPolyolG + mixture.glycerolG > POLYOLS_NAMED * mixture.massG,
-    panel: query.nutrition === 'yes' ? nutritionPanel(finished, query.portionG, query.school) : [],
+    panel: asks && query.school === 'eu' ? nutritionPanel(finished, query.portionG, 'eu') : [],
+    facts: asks && query.school === 'us' ? nutritionFacts(finished, query.portionG, query) : [],
+    spoons: spoonsOf((1000 * query.portionG) / prediction.densityKgM3),
+    maker,
     alluloseWords: alluloseWords(finished, query.school),
     portionG: query.portionG,
     netG: query.netG,

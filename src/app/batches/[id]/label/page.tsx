@@ -20,7 +20,7 @@ export default async function LabelPage({ params, searchParams }: Props) {
   const label = await batchLabel(id, query);
   if (!label) notFound();
   const misread = asked.success ? undefined : 'Part of this address could not be read: it shows the usual label.';
-  const { head, faces, fault, unprintable, code, address, late } = label;
+  const { head, faces, fault, unprintable, code, address, late, size, missing } = label;
   return (
     <LabelScreen
       batch={{ id, number: head.number, name: head.name, madeMs: head.startedMs }}
@@ -28,6 +28,8 @@ export default async function LabelPage({ params, searchParams }: Props) {
       faces={faces}
       code={code}
       address={address}
+      size={size}
+      missing={missing}
       fault={fault ?? misread}
       unprintable={unprintable}
       late={late}

@@ -15,8 +15,8 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
     const label = await batchLabel((await params).id, asked.data);
     if (!label) throw new RequestError(404, 'This batch is not here, or nothing is in it.');
     if (label.fault) throw new RequestError(422, label.fault);
-    const { head, faces, code } = label;
-    const print = { name: head.name, size: asked.data.size, faces, count: asked.data.count, code };
+    const { head, faces, code, size } = label;
+    const print = { name: head.name, size, faces, count: asked.data.count, code };
     const pdf = await offThread('labelPdf', print, () => labelPdf(print), { signal: request.signal });
     return new Response(new Uint8Array(pdf), {
       headers: { 'content-type': 'application/pdf', 'content-disposition': 'inline; filename="labels.pdf"' },
