@@ -29,8 +29,12 @@ const traces = TRACE_WORDS.map(foldWords).sort((a, b) => b.length - a.length);
 /** Phrases that are read of one text: no pack declares more. */
 const MAX_PHRASES = 100;
 
+/** Letters with which somebody says that there is none, blanks and signs around it among them. */
+const LONGEST_NONE = 100;
+
 /** Whether a text says that there is nothing to declare. */
 export function saysNone(text: string): boolean {
+  if (text.length > LONGEST_NONE) return false;
   return none.has(foldWords(text)) || /^\s*[-–—]\s*$/.test(text);
 }
 

@@ -9,11 +9,13 @@ import {
   type MeasureUnit,
 } from '@/core/matter/measures';
 import { nth } from '@/core/nth';
-import { type AmountReading, MAX_LENGTH, readAmount } from './amount';
+import { type AmountReading, MAX_LENGTH, type ReadAmount, readAmount } from './amount';
 import { foldWords } from './fold-words';
 import type { Ingredient } from './ingredient';
 import { LONGEST_NAME } from './ingredient';
 import { plainMeaning } from './ingredient-words';
+import { type RecipeLines, sortRecipe } from './recipe-lines';
+import { spokenAmount } from './spoken-amount';
 
 /** One line of a recipe as read: how much of what, and which ingredient of the larder it may be. */
 export interface RecipeRow {
@@ -88,7 +90,7 @@ const SURE = 0.7;
 const MARGIN = 0.08;
 const MOST_CANDIDATES = 5;
 /** Letters of a name that a forgiving search looks at: in a longer one nothing is just spelled otherwise. */
-const MAX_GUESSED = 24;
+const MAX_GUESSED = 16;
 
 /**
  * The ingredients a name may mean, the likeliest first.
@@ -167,6 +169,16 @@ function askedOf(
   return undefined;
 }
 
+/** `100 g + 20 g sugar`: amounts of one unit, added up. What is added in another unit is asked. */
+function readSum(text: string): ReadAmount | undefined {
+  const plus = text.indexOf('+');
+  const first = plus > 0 ? readAmount(text.slice(0, plus), 'either') : undefined;
+  const more = first?.rest.trim() === '' ? readSum(text.slice(plus + 1).trim()) : undefined;
+  if (!first || !more) return readAmount(text, 'either');
+  if (more.unit !== first.unit) return { ...more, asks: 'Two amounts stand here. How much is it in all?' };
+  return { ...more, amount: first.amount + more.amount };
+}
+
 /** Lines a recipe has at most. */
 const MAX_LINES = 80;
 /** Names nothing is known of that are looked for as if spelled otherwise: a text with more of them is no recipe. */
@@ -210,8 +222,8 @@ export function readRecipeText(text: string, larder: readonly Ingredient[], cups
     .filter((line) => line !== '');
   const rows = lines.slice(0, MAX_LINES).map((raw, i): RecipeRow => {
     if (raw.length > MAX_LENGTH) return asked(i + 1, raw, TOO_LONG);
-    const read = readAmount(raw, 'either');
-    const [what = '', ...how] = (read?.rest ?? raw)
+    const read = readSum(spokenAmount(raw));
+    const [what = '', ...how] = (read?.rest ?? spokenAmount(raw))
       .trim()
       .replace(/^(?:of|de|du|di|d['’]|von)\s+/i, '')
       .split(/,\s+/);
@@ -227,4 +239,15 @@ export function readRecipeText(text: string, larder: readonly Ingredient[], cups
   });
   const rest = lines.length - MAX_LINES;
   return rest > 0 ? [...rows, asked(MAX_LINES + 1, nth(lines, MAX_LINES), tooMany(rest))] : rows;
+}
+
+/** A recipe's text as read: its title and steps, and its ingredients line by line. */
+export interface ReadRecipe extends Pick<RecipeLines, 'title' | 'steps'> {
+  readonly rows: readonly RecipeRow[];
+}
+
+/** Reads a whole recipe: title, headings and steps are told from its ingredients, which are read as by {@link readRecipeText}. */
+export function readRecipe(text: string, larder: readonly Ingredient[], cups: CupSystem = 'metric'): ReadRecipe {
+  const { title, ingredients, steps } = sortRecipe(text);
+  return { title, steps, rows: readRecipeText(ingredients.join('\n'), larder, cups) };
 }

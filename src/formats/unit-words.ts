@@ -170,6 +170,18 @@ export const UNIT_WORDS: ReadonlyMap<string, UnitWord> = new Map<string, UnitWor
     'msp',
     'messerspitze',
   ),
+  ...asked('ml', 44, 'A jigger is about 44 ml', 'jigger', 'jiggers'),
+  ...asked(
+    'g',
+    10,
+    'What does the packet weigh? 10 g is usual',
+    'packet',
+    'packets',
+    'sachet',
+    'sachets',
+    'pack',
+    'packchen',
+  ),
   ...asked('g', 15, 'A knob is about 15 g', 'knob', 'knobs', 'noix', 'nuez', 'noce', 'stuckchen', 'nob'),
   ...asked(
     'tbsp',

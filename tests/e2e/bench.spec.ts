@@ -215,6 +215,36 @@ test('a pasted recipe is matched, doubtful lines are asked, and it becomes a for
   expect(silent).toEqual([]);
 });
 
+test('a whole recipe brings its name and its steps; an amount typed on the bench goes in with its ingredient', async ({
+  page,
+  silent,
+}) => {
+  await page.goto('/formulas');
+  await page.getByRole('button', { name: 'From a recipe' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet
+    .getByRole('textbox', { name: /A line an ingredient/ })
+    .fill(
+      'Hot fudge of the weir\nServes 4\n200 g dark couverture 64 %\n150 ml whipping cream\nMethod\n1. Boil the cream.\n2. Pour it over and stir.',
+    );
+  await expect(sheet.getByRole('textbox', { name: 'Name' })).toHaveValue('Hot fudge of the weir');
+  await expect(sheet.getByTestId('recipe-rows').getByRole('listitem')).toHaveCount(2);
+  await expect(sheet.getByRole('region', { name: 'Its steps' })).toContainText('Pour it over and stir.');
+  await expectAccessible(page);
+  await sheet.getByRole('button', { name: 'Make it a formula' }).click();
+  await expect(page.getByLabel('Name of the formula')).toHaveValue('Hot fudge of the weir');
+  const id = page.url().split('/').at(-2) as string;
+  expect((await kept(page, id)).file.note).toBe('1. Boil the cream.\n2. Pour it over and stir.');
+
+  await page.getByTestId('verdict').click();
+  await page.keyboard.press('/');
+  await page.getByLabel('Search the larder').fill('250 g dark chocolate 54%');
+  await expect(page.getByRole('option').first()).toContainText(/Dark couverture 54.*250\sg/s);
+  await page.keyboard.press('Enter');
+  await expect(gramsOf(page, 'Dark couverture 54')).toHaveValue('250');
+  expect(silent).toEqual([]);
+});
+
 test('what is chosen before the page listens is taken', async ({ page, silent }) => {
   await openFormula(page, { name: 'Early at the leat', tags: ['early'] });
   let release: () => void = () => {};

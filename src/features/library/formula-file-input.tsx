@@ -18,7 +18,7 @@ export function FormulaFileInput({
       <input
         ref={input}
         type="file"
-        accept=".json,.jsonld,.csv,.txt,application/json"
+        accept=".json,.jsonld,.csv,.txt,.html,.htm,application/json"
         className="hidden"
         onChange={(event) => {
           const file = event.target.files?.[0];

@@ -8,8 +8,8 @@ import { recipeLinesOfCsv } from '@/formats/formula-csv';
 import { type FormulaFileInput, MOST_GRAMS } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { messageOf } from '@/formats/message-of';
-import { findRecipe } from '@/formats/recipe-json-ld';
-import { type RecipeRow, readRecipeText } from '@/formats/recipe-text';
+import { findRecipe, findRecipeInPage } from '@/formats/recipe-json-ld';
+import { type RecipeRow, readRecipe } from '@/formats/recipe-text';
 import { fetchLarder } from '@/kitchen/client/shelf';
 import { useFetched } from '@/kitchen/use-fetched';
 import { Button } from '@/ui/button';
@@ -18,20 +18,34 @@ import { Sheet } from '@/ui/sheet';
 import { CUP_WORDS, useCupSystem } from '@/ui/use-measure-system';
 import { answeredRow, type RecipeAnswer, RecipeRowView } from './recipe-row';
 
+/** Letters of a saved web page at most. */
+const MOST_PASTED = 2_000_000;
+const LONGEST_NOTE = 2000;
 const USE = findUse('coat_eclair');
 
-/** The ingredient lines of whatever was pasted: a schema.org Recipe, a CSV of a pan, or plain text. */
-function linesOf(text: string): { name: string; text: string } {
+/** What was pasted: lines to be read, and what is already known of it. */
+interface Pasted {
+  readonly text: string;
+  readonly name?: string;
+  readonly steps?: readonly string[];
+}
+
+/** Whatever was pasted: a schema.org Recipe, by itself or in a saved web page, a CSV of a pan, or plain text. */
+function pastedOf(text: string): Pasted {
+  const ofRecipe = (found: ReturnType<typeof findRecipe>): Pasted | undefined =>
+    found && { name: found.name, steps: found.steps, text: found.lines.join('\n') };
   if (/^\s*[[{]/.test(text)) {
     try {
-      const found = findRecipe(JSON.parse(text));
-      if (found) return { name: found.name, text: found.lines.join('\n') };
+      const found = ofRecipe(findRecipe(JSON.parse(text)));
+      if (found) return found;
     } catch {
       // No JSON: read as text.
     }
   }
+  const page = /<script/i.test(text) ? ofRecipe(findRecipeInPage(text)) : undefined;
+  if (page) return page;
   const rows = recipeLinesOfCsv(text);
-  return { name: '', text: rows ? rows.join('\n') : text };
+  return { text: rows ? rows.join('\n') : text };
 }
 
 interface Props {
@@ -64,12 +78,21 @@ export function RecipeSheet(props: Props) {
 /** A formula of the rows that are not left out; its moments are those of the usual use. */
 function fileOf(
   title: string,
+  steps: readonly string[],
   rows: readonly (readonly [RecipeRow, ReturnType<typeof answeredRow>])[],
 ): FormulaFileInput {
   return {
     format: 'dark-pour/formula',
     version: 1,
     name: title.slice(0, 120),
+    ...(steps.length > 0
+      ? {
+          note: steps
+            .map((step, i) => `${i + 1}. ${step}`)
+            .join('\n')
+            .slice(0, LONGEST_NOTE),
+        }
+      : {}),
     lines: rows.flatMap(([row, { left, ingredient, amount }]) =>
       left || !ingredient || amount === undefined ? [] : [{ ingredient: ingredient.id, grams: amount, form: row.form }],
     ),
@@ -81,11 +104,13 @@ function fileOf(
 /** The rows of a recipe's text, with what was answered about them. */
 function useRecipeRows(text: string, ingredients: readonly Ingredient[], cups: CupSystem) {
   const [answers, setAnswers] = useState<Readonly<Record<number, RecipeAnswer>>>({});
-  const read = useMemo(() => linesOf(text), [text]);
-  const rows = useMemo(() => readRecipeText(read.text, ingredients, cups), [read, ingredients, cups]);
+  const pasted = useMemo(() => pastedOf(text), [text]);
+  const read = useMemo(() => readRecipe(pasted.text, ingredients, cups), [pasted, ingredients, cups]);
+  const { rows } = read;
   const answered = (row: RecipeRow, i: number) => answeredRow(row, answers[i] ?? {}, ingredients, cups);
   return {
-    name: read.name,
+    name: pasted.name ?? read.title,
+    steps: pasted.steps ?? read.steps,
     rows,
     answered,
     /** how many rows still need a word */
@@ -104,7 +129,8 @@ function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredi
   const [name, setName] = useState('');
   const [cups, setCups] = useCupSystem();
   const [fault, setFault] = useState<string | undefined>();
-  const { name: namedThere, rows, answered, open, isSaid, say, forget } = useRecipeRows(text, ingredients, cups);
+  const [keepsSteps, setKeepsSteps] = useState(true);
+  const { name: namedThere, steps, rows, answered, open, isSaid, say, forget } = useRecipeRows(text, ingredients, cups);
 
   const create = async () => {
     const title = (name || namedThere).trim();
@@ -116,6 +142,7 @@ function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredi
       await onCreate(
         fileOf(
           title,
+          keepsSteps ? steps : [],
           rows.map((row, i) => [row, answered(row, i)]),
         ),
       );
@@ -148,7 +175,7 @@ function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredi
         <textarea
           className="h-32 w-full rounded-lg border border-rule bg-field p-3"
           value={text}
-          maxLength={20_000}
+          maxLength={MOST_PASTED}
           onChange={(event) => {
             setText(event.target.value);
             forget();
@@ -187,7 +214,39 @@ function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredi
           ))}
         </ul>
       )}
+      {steps.length > 0 && <RecipeSteps steps={steps} isKept={keepsSteps} onKeep={setKeepsSteps} />}
     </Sheet>
+  );
+}
+
+/** The steps of a pasted recipe: they put nothing in, and may be kept with the formula. */
+function RecipeSteps({
+  steps,
+  isKept,
+  onKeep,
+}: {
+  steps: readonly string[];
+  isKept: boolean;
+  onKeep: (isKept: boolean) => void;
+}) {
+  return (
+    <section aria-label="Its steps" className="mt-4">
+      <label className="flex min-h-11 items-center gap-3 font-medium">
+        <input
+          type="checkbox"
+          className="size-5 accent-enamel"
+          checked={isKept}
+          onChange={(event) => onKeep(event.target.checked)}
+        />
+        Keep its steps as a note of the formula
+      </label>
+      <ol className="list-decimal pl-6 text-[14.5px] text-mute">
+        {steps.map((step, i) => (
+          // biome-ignore lint/suspicious/noArrayIndexKey: steps stand in their order; two may be alike
+          <li key={i}>{step}</li>
+        ))}
+      </ol>
+    </section>
   );
 }
 

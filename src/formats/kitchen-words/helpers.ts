@@ -131,7 +131,10 @@ export const HELPER_WORDS: readonly NamedWords[] = [
   ],
   ['vanilla-paste', ['vanilla paste', 'vanilla bean paste', 'vanillepaste', 'pate de vanille', 'pasta di vaniglia']],
   ['salt-fine', ['salt', 'fine salt', 'table salt', 'sea salt', 'salz', 'sel', 'sal', 'sale', 'tuz', 'नमक']],
-  ['salt-flaky', ['flaky salt', 'sea salt flakes', 'fleur de sel', 'salzflocken', 'flor de sal']],
+  [
+    'salt-flaky',
+    ['flaky salt', 'kosher salt', 'coarse salt', 'sea salt flakes', 'fleur de sel', 'salzflocken', 'flor de sal'],
+  ],
   ['cinnamon', ['cinnamon', 'zimt', 'cannelle', 'canela', 'cannella', 'tarçın', 'दालचीनी']],
   [
     'chilli-powder',

@@ -24,7 +24,7 @@ const WEEKS_FROM = 14;
 const MONTHS_FROM = 60;
 
 /** `about 4 days`, `about 2 weeks`: the longest of the usual lengths that it keeps. */
-export function aboutDays(days: number): string {
+function aboutDays(days: number): string {
   const said = SAID_DAYS.findLast((each) => each <= days * 1.02) ?? SAID_DAYS[0];
   if (said >= MONTHS_FROM) return `about ${Math.round(said / 30)} months`;
   return said >= WEEKS_FROM ? `about ${said / 7} weeks` : `about ${said} days`;

@@ -5,15 +5,19 @@ import Fuse from 'fuse.js';
 import { Plus } from 'lucide-react';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { contentsOf } from '@/core/matter/contents';
+import type { CupSystem } from '@/core/matter/measures';
 import { isFreeOf, type Restriction } from '@/core/swap/restrictions';
 import type { Ingredient } from '@/formats/ingredient';
 import { plainMeaning } from '@/formats/ingredient-words';
+import { gramsOfRow, type RecipeRow, readRecipeText } from '@/formats/recipe-text';
 import { addIngredient } from '@/kitchen/client/larder';
 import { allergenLine } from '@/kitchen/words/allergen-sentences';
 import { Button } from '@/ui/button';
+import { weight } from '@/ui/format';
 import { IngredientForm } from '@/ui/ingredient/ingredient-form';
 import { BLANK } from '@/ui/ingredient/ingredient-values';
 import { Sheet } from '@/ui/sheet';
+import { useCupSystem } from '@/ui/use-measure-system';
 
 /** After the dialog has placed the focus, ms. */
 const AFTER_DIALOG_MS = 30;
@@ -52,6 +56,12 @@ const recent = {
   },
 };
 
+/** A query as a line of a recipe, where it begins with an amount: `250 g dark chocolate 60%`. */
+function asLine(query: string, ingredients: readonly Ingredient[], cups: CupSystem): RecipeRow | undefined {
+  const [row] = query.trim() === '' ? [] : readRecipeText(query, ingredients, cups);
+  return row?.amount !== undefined && row.candidates.length > 0 && row.name !== query.trim() ? row : undefined;
+}
+
 /** What a query finds: wishes narrow, the rest is searched by name, group and allergen; recent ones stand first while nothing is typed. */
 function find(query: string, ingredients: readonly Ingredient[], index: Fuse<Ingredient>): readonly Ingredient[] {
   const wishes = WISHES.filter(([pattern]) => pattern.test(query)).map(([, restriction]) => restriction);
@@ -79,6 +89,10 @@ function find(query: string, ingredients: readonly Ingredient[], index: Fuse<Ing
   return ingredients.filter(fits).toSorted((a, b) => place(a) - place(b));
 }
 
+/** How much of it goes in as it was typed. */
+const AmountOf = ({ grams }: { grams: number | undefined }) =>
+  grams === undefined ? null : <span className="read">{weight(grams)}</span>;
+
 /** Searches the larder and puts one ingredient into the pan; one that is missing is added from its label without leaving. */
 export function AddIngredient({
   ingredients,
@@ -88,7 +102,8 @@ export function AddIngredient({
 }: {
   ingredients: readonly Ingredient[];
   onClose: () => void;
-  onAdd: (ingredient: Ingredient) => void;
+  /** grams where they were typed with the name */
+  onAdd: (ingredient: Ingredient, grams: number | undefined) => void;
   /** told of an ingredient that is in the larder from now on */
   onNew: (ingredient: Ingredient) => void;
 }) {
@@ -104,10 +119,16 @@ export function AddIngredient({
     () => new Fuse(ingredients, { keys: ['name', 'group', 'allergens'], threshold: 0.35, ignoreLocation: true }),
     [ingredients],
   );
-  const found = useMemo(() => find(query, ingredients, index), [query, index, ingredients]);
+  const [cups] = useCupSystem();
+  const line = useMemo(() => asLine(query, ingredients, cups), [query, ingredients, cups]);
+  const found = useMemo(() => {
+    const others = find(line?.name ?? query, ingredients, index);
+    return [...new Set([...(line?.candidates ?? []), ...others])];
+  }, [query, line, index, ingredients]);
+  const gramsOf = (ingredient: Ingredient) => line && gramsOfRow(line, ingredient, cups);
   const add = (ingredient: Ingredient) => {
     recent.add(ingredient.id);
-    onAdd(ingredient);
+    onAdd(ingredient, gramsOf(ingredient));
   };
   if (isNew) {
     return (
@@ -134,7 +155,7 @@ export function AddIngredient({
           autoFocus
           aria-label="Search the larder"
           className="mb-2 h-12 w-full rounded-lg border border-rule bg-field px-3 text-[1.05rem]"
-          placeholder="cream 20 %, dark, no dairy…"
+          placeholder="250 g dark 60 %, cream 20 %, no dairy…"
           value={query}
           onChange={(event) => setQuery(event.target.value)}
           // The list is always open: Escape leaves the sheet, not the list first.
@@ -149,6 +170,7 @@ export function AddIngredient({
               className="flex min-h-11 cursor-pointer items-center gap-3 rounded-lg px-3 data-focus:bg-enamel-wash"
             >
               <span className="flex-1 font-medium">{ingredient.name}</span>
+              {line && <AmountOf grams={gramsOf(ingredient)} />}
               {ingredient.allergens?.length !== 0 && (
                 <span className="text-[13px] text-mute">{allergenLine(contentsOf(ingredient))}</span>
               )}

@@ -82,9 +82,9 @@ function Add({ bench: { formula, shelf }, close, onAdded }: Part & Pick<Props, '
       ingredients={shelf.ingredients}
       onClose={close}
       onNew={shelf.add}
-      onAdd={(ingredient) => {
+      onAdd={(ingredient, typedG) => {
         const key = formula.newKey();
-        const grams = firstGrams(totalGrams(formula.draft), ingredient);
+        const grams = typedG ?? firstGrams(totalGrams(formula.draft), ingredient);
         formula.edit({ type: 'add', line: { key, ingredient: ingredient.id, grams, locked: false } });
         close();
         onAdded(key);
