@@ -239,7 +239,7 @@ test('a whole recipe brings its name and its steps; an amount typed on the bench
   await page.getByTestId('verdict').click();
   await page.keyboard.press('/');
   await page.getByLabel('Search the larder').fill('250 g dark chocolate 54%');
-  await expect(page.getByRole('option').first()).toContainText(/Dark couverture 54.*250\sg/s);
+  await expect(page.getByRole('dialog').getByRole('option').first()).toContainText(/Dark couverture 54.*250\sg/s);
   await page.keyboard.press('Enter');
   await expect(gramsOf(page, 'Dark couverture 54')).toHaveValue('250');
   expect(silent).toEqual([]);

@@ -289,7 +289,7 @@ test('what is left goes onto the shelf, is used, is never more than there is, an
   const line = page.getByRole('listitem').filter({ hasText: 'Weir shelf' }).filter({ hasText: '2 jars' });
   await expect(line).toContainText(/300\sg/);
   await line.getByLabel('Take from Weir shelf').fill('400');
-  await line.getByRole('button', { name: 'Use' }).click();
+  await line.getByRole('button', { name: 'Use', exact: true }).click();
   await expect(line.getByRole('alert')).toContainText('300 g');
   await line.getByLabel('Take from Weir shelf').fill('120');
   await page.keyboard.press('Enter');

@@ -84,6 +84,8 @@ test('jars are planned, filled and put onto the shelf', async ({ page, silent })
   await jars.getByLabel('At most so many of them').press('Enter');
   await expect(jars).toContainText('1 jar of 250');
   await expect(jars).toContainText('Lid on at');
+  // A jar that cools too slowly is told, with the way that is fast enough.
+  await expect(jars.getByTestId('too-slow')).toContainText(/tray|ice/);
   await jars.getByLabel('The large ones, to the brim').fill('0');
   await expect(jars.getByRole('alert')).toContainText('10');
   await jars.getByLabel('The large ones, to the brim').fill('200');
@@ -93,7 +95,10 @@ test('jars are planned, filled and put onto the shelf', async ({ page, silent })
   await expect(jars.getByRole('status')).toContainText('stand on the shelf');
   await expectAccessible(page);
   await page.goto('/shelf');
-  await expect(page.getByRole('listitem').filter({ hasText: name })).toHaveCount(2);
+  const line = page.getByRole('listitem').filter({ hasText: name });
+  await expect(line).toHaveCount(2);
+  await line.first().getByText('How long it keeps').click();
+  await expect(line.first()).toContainText('Fridge, about');
   expect(silent).toEqual([]);
 });
 

@@ -79,7 +79,7 @@ export function JarCooling({ serving, brimMl, fillC }: { serving: Serving; brimM
         </tbody>
       </table>
       {found.isSlow && (
-        <p role="alert" className="mt-2 max-w-2xl rounded-lg bg-near-wash px-3 py-2">
+        <p data-testid="too-slow" className="mt-2 max-w-2xl rounded-lg bg-near-wash px-3 py-2">
           This is too slow for the common rule: {celsius(FIRST_STOP_C)} within {COOLING_RULES.firstH} h,{' '}
           {celsius(COLD_C)} within {COOLING_RULES.allH} h.{' '}
           {found.way
