@@ -1,6 +1,7 @@
 import type { Formula } from '@/core/formula/formula';
 import type { Gate } from '@/core/formula/gates';
 import { roleOf } from '@/core/formula/moment-role';
+import type { MomentRole } from '@/core/formula/moments';
 import { learnOffset, READING_SD } from '@/core/learn/calibration';
 import { type RingRead, ringResidual } from '@/core/learn/ring-residual';
 import { compositionVector } from '@/core/matter/components';
@@ -53,24 +54,56 @@ function bandOf({ low, high }: Pick<Gate, 'low' | 'high'>): Band | undefined {
   return from > 0 && to > from ? { low: from, high: to } : undefined;
 }
 
-/** Which quantity is off, at which warmth, and the band it should lie in: the formula's own gate, else as it was calculated. */
-function goalOf(formula: Formula, when: 'warm' | 'cold', calculated: (temperatureC: number) => RescuePan): RescueGoal {
-  const isWanted = (name: string) => {
-    const moment = formula.moments.find((each) => each.name === name);
-    const role = moment && roleOf(moment);
-    return when === 'warm' ? role === 'pour' : role === 'fridge' || role === 'bench';
-  };
-  const gates = formula.gates.filter(
-    (gate) => FLOWS.some((flow) => flow === gate.quantity) && isWanted(gate.moment) && bandOf(gate) !== undefined,
-  );
-  const gate = gates.find(({ low, high }) => low !== undefined && high !== undefined) ?? gates[0];
-  const moment = formula.moments.find(({ name }) => (gate ? name === gate.moment : isWanted(name)));
-  const quantity = FLOWS.find((flow) => flow === gate?.quantity) ?? 'resistancePa';
-  const temperatureC = moment?.temperatureC ?? (when === 'warm' ? 35 : 5);
-  const read = ({ flow }: State) => flow[quantity];
-  const usual = Math.exp(lnOf({ ...calculated(temperatureC), read }));
-  const band = (gate && bandOf(gate)) ?? { low: usual / USUAL_BAND, high: usual * USUAL_BAND };
-  return { band, read, temperatureC, history: moment?.history ?? usualHistory(temperatureC) };
+/** Roles of moments by which a pan is judged, warm and after the night, those that are asked first before the others. */
+const JUDGED_AT: Readonly<Record<'warm' | 'cold', readonly MomentRole[]>> = {
+  warm: ['pour', 'pan', 'bench', 'eat'],
+  cold: ['fridge', 'bench', 'eat'],
+};
+/** °C where neither a moment nor the cook says one. */
+const USUAL_C = { warm: 35, cold: 5 };
+
+/** The gate on its flow that a pan is judged by: of the pour or the fridge first, of several the one nearest to how warm it is, with both edges before one. */
+function judgingGate({ gates, moments }: Formula, when: 'warm' | 'cold', temperatureC: number | undefined) {
+  const nearC = temperatureC ?? USUAL_C[when];
+  return gates
+    .flatMap((gate) => {
+      const moment = moments.find(({ name }) => name === gate.moment);
+      const band = bandOf(gate);
+      const flow = FLOWS.find((each) => each === gate.quantity);
+      const place = moment ? JUDGED_AT[when].indexOf(roleOf(moment)) : -1;
+      if (!moment || !band || !flow || place < 0) return [];
+      const isOpen = gate.low === undefined || gate.high === undefined;
+      const far = Math.abs(moment.temperatureC - nearC);
+      // Where there is no pour or fridge what counts is how near it is.
+      return [{ moment, band, flow, order: [place === 0 ? 0 : 1, far, isOpen ? 1 : 0] as const }];
+    })
+    .sort((a, b) => a.order[0] - b.order[0] || a.order[1] - b.order[1] || a.order[2] - b.order[2])[0];
+}
+
+/**
+ * Which quantity is off, at which warmth, and the band it should lie in: the formula's own gate, else as it was calculated.
+ *
+ * @param temperatureC °C the pan has now
+ */
+function goalOf(
+  formula: Formula,
+  when: 'warm' | 'cold',
+  temperatureC: number | undefined,
+  calculated: (temperatureC: number) => RescuePan,
+): RescueGoal {
+  const gate = judgingGate(formula, when, temperatureC);
+  if (gate) {
+    const { moment, band, flow } = gate;
+    const read = (state: State) => state.flow[flow];
+    return { band, read, temperatureC: moment.temperatureC, history: moment.history };
+  }
+  const [first] = JUDGED_AT[when];
+  const moment = formula.moments.find((each) => roleOf(each) === first);
+  const atC = moment?.temperatureC ?? (when === 'warm' ? (temperatureC ?? USUAL_C.warm) : USUAL_C.cold);
+  const read = ({ flow }: State) => flow.resistancePa;
+  const usual = Math.exp(lnOf({ ...calculated(atC), read }));
+  const band: Band = { low: usual / USUAL_BAND, high: usual * USUAL_BAND };
+  return { band, read, temperatureC: atC, history: moment?.history ?? usualHistory(atC) };
 }
 
 /** What has been put in during this rescue. */
@@ -247,7 +280,7 @@ export function rescueNow(input: RescueInput, history: RescueHistory) {
     temperatureC: at,
     history: usualHistory(at),
   });
-  const goal = goalOf(formula, when, (at) => ({ ...pan(at), read: ({ flow }) => flow.resistancePa }));
+  const goal = goalOf(formula, when, temperatureC, (at) => ({ ...pan(at), read: ({ flow }) => flow.resistancePa }));
   const atGoal: RescuePan = { ...pan(goal.temperatureC), history: goal.history, read: goal.read };
   const at = (warmC: number | undefined): RescuePan =>
     when === 'cold' || warmC === undefined || warmC === goal.temperatureC ? atGoal : { ...pan(warmC), read: goal.read };

@@ -5,7 +5,7 @@ import { liquidG } from '@/core/pan/pan';
 import { STEP_WORDS, type StepWords } from './method-words';
 
 /** What a step is made of, as far as its words depend on it. */
-type Fitted = Pick<FollowedStep, 'step' | 'additions' | 'before'>;
+type Fitted = Pick<FollowedStep, 'step' | 'additions' | 'before' | 'end'>;
 
 /** g of a component from which words speak of it. */
 const SPOKEN_OF_G = 0.2;
@@ -40,9 +40,19 @@ const MELTED_ON_HEAT: Partial<StepWords> = {
 const KEPT_BOILING: StepWords = {
   name: 'Keep it boiling',
   looks: 'Bubbles all over, the whole time',
-  why: 'Cocoa swells at the boil. Agar and pectin must boil all through to set.',
+  why: 'Cocoa swells at the boil and thickens it.',
   wrong: 'It catches: lower, and scrape the base.',
 };
+const SETS_BY_BOILING = 'Agar and pectin set only once they have boiled all through.';
+const COOLED_HOT: Partial<StepWords> = {
+  looks: 'It no longer steams',
+  why: 'Hotter than this, what goes in next would suffer.',
+};
+/** °C from which what has cooled is still too hot to coat anything. */
+const STILL_HOT_C = 60;
+const STIRRED_COLD: Partial<StepWords> = { name: 'Stir until no grain is felt' };
+/** °C below which nobody would call it warmed. */
+const WARMED_C = 30;
 const STIRRED_IN: Partial<StepWords> = {
   name: 'Stir it in',
   looks: 'One colour, no streak',
@@ -51,18 +61,24 @@ const STIRRED_IN: Partial<StepWords> = {
 };
 
 /** How the words of its kind change with what is in a step, and on which heat. */
-function otherwise({ step, additions, before }: Fitted): Partial<StepWords> {
+function otherwise({ step, additions, before, end }: Fitted): Partial<StepWords> {
   const holds = (name: ComponentName) =>
     additions.reduce((sum, { perGram, grams }) => sum + grams * partOf(perGram, name), 0) > SPOKEN_OF_G;
   switch (step.kind) {
     case 'soak':
       return holds('gelatin') ? GELATIN_SOAKED : holds('starch') ? STARCH_MIXED : {};
     case 'warm':
-      return step.end.kind === 'dissolved' ? {} : WARMED;
+      if (step.end.kind !== 'dissolved') return WARMED;
+      return end.temperatureC < WARMED_C ? STIRRED_COLD : {};
     case 'melt':
       return step.heat === 'bath' ? MELTED_OVER_STEAM : step.heat ? MELTED_ON_HEAT : {};
-    case 'simmer':
-      return step.heat === 'medium' || step.heat === 'high' ? KEPT_BOILING : {};
+    case 'simmer': {
+      if (step.heat !== 'medium' && step.heat !== 'high') return {};
+      const gels = partOf(before.liquid, 'agar') + partOf(before.liquid, 'pectin');
+      return gels > SPOKEN_OF_G ? { ...KEPT_BOILING, why: SETS_BY_BOILING } : KEPT_BOILING;
+    }
+    case 'cool':
+      return end.temperatureC > STILL_HOT_C ? COOLED_HOT : {};
     case 'stir':
       return additions.length > 0 && liquidG(before) > 1 ? STIRRED_IN : {};
     default:

@@ -181,7 +181,7 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
   boil: {
     name: 'To a rolling boil',
     looks: 'Bubbles rise all over and do not stir down',
-    why: 'Only a full boil carries enough heat over, and it is the same every time.',
+    why: 'A full boil is the same every time, and carries the most heat.',
     wrong: 'Rising to the rim: off the heat at once, then lower.',
   },
   simmer: {
@@ -205,7 +205,7 @@ export const STEP_WORDS: Readonly<Record<StepKind, StepWords>> = {
   pourOver: {
     name: 'Pour over, leave it',
     looks: 'No lump stands out',
-    why: 'Stirring cold lumps chills the cream before their middle melts.',
+    why: 'Stirring cold lumps chills the liquid before their middle melts.',
     wrong: 'Lumps left and it is lukewarm: over steam, 20 seconds at a time.',
   },
   wait: {
