@@ -3,12 +3,16 @@ import { openDatabase } from '../../src/server/db/database';
 
 /** Takes the newest changes of the database's form back out of a data folder, as if an earlier version had left it: the next start makes them again. */
 const [folder = ''] = process.argv.slice(2);
-const { db, close } = await openDatabase(folder);
+const { db, close, schemaName } = await openDatabase(folder);
+/** The newest change that is taken back below: a newer one has to be taken back here, too. */
+const NEWEST = '0020_served_minutes';
+if (schemaName !== NEWEST) throw new Error(`${schemaName} is not taken back by this`);
+await db.execute(sql`alter table day_tasks drop column served_minutes`);
 await db.execute(sql`alter table kitchen_tests drop column evidence`);
 await db.execute(sql`alter table kitchen_tests drop column made_ms`);
 await db.execute(sql`drop table answered_writes`);
 await db.execute(sql`alter table batch_events drop column heard_ms`);
 await db.execute(
-  sql`delete from drizzle.__drizzle_migrations where id in (select id from drizzle.__drizzle_migrations order by created_at desc limit 3)`,
+  sql`delete from drizzle.__drizzle_migrations where id in (select id from drizzle.__drizzle_migrations order by created_at desc limit 4)`,
 );
 await close();
