@@ -9,6 +9,9 @@ import { readPan } from '@/formats/read-pan';
 import { answerMethod } from '@/kitchen/method/method-answers';
 import { larder } from '../support/kitchen';
 
+/** Every way of many formulas is followed to its end. */
+const LONG_MS = 240_000;
+
 const ids = fc.constantFrom(...larder.keys());
 
 /** What an answer holds that is no number, written as the shell would: nothing, or a refusal in words. */
@@ -78,14 +81,18 @@ describe('what the shell prints', () => {
     ['predict', answerPredict, 120],
     ['method', answerMethod, 120],
     ['balance', answerBalance, 12],
-  ] as const)('of any formula holds no null: %s', (_, answer, numRuns) => {
-    fc.assert(
-      fc.property(file, (each) => {
-        expect(unknownIn(() => answer(each, larder))).toBeUndefined();
-      }),
-      { numRuns, seed: 23 },
-    );
-  });
+  ] as const)(
+    'of any formula holds no null: %s',
+    (_, answer, numRuns) => {
+      fc.assert(
+        fc.property(file, (each) => {
+          expect(unknownIn(() => answer(each, larder))).toBeUndefined();
+        }),
+        { numRuns, seed: 23 },
+      );
+    },
+    LONG_MS,
+  );
 
   it('that could not be worked out is refused, with its place', () => {
     expect(() => finiteAnswer({ steps: [{ seconds: 1 }, { seconds: Number.NaN }] })).toThrow(

@@ -99,7 +99,7 @@ function goalOf(
   }
   const [first] = JUDGED_AT[when];
   const moment = formula.moments.find((each) => roleOf(each) === first);
-  const atC = moment?.temperatureC ?? (when === 'warm' ? (temperatureC ?? USUAL_C.warm) : USUAL_C.cold);
+  const atC = moment?.temperatureC ?? USUAL_C[when];
   const read = ({ flow }: State) => flow.resistancePa;
   const usual = Math.exp(lnOf({ ...calculated(atC), read }));
   const band: Band = { low: usual / USUAL_BAND, high: usual * USUAL_BAND };
