@@ -53,8 +53,10 @@ export function Portions({
       <section aria-label="The next portion" className="mt-4 rounded-xl border border-rule bg-sheet px-5 py-4">
         {stage.kind === 'done' && (
           <p className="text-[22px]">
-            <strong>It is right.</strong> You say so
-            {stage.chance > 0.5 && `, and by all that was seen the chance is ${percent(stage.chance)}`}.
+            <strong>It is right.</strong>{' '}
+            {stage.chance > 0.5
+              ? `By all that was seen the chance is ${percent(stage.chance)}.`
+              : 'You say so, and that decides.'}
           </p>
         )}
         {stage.kind === 'bring' && (

@@ -1,6 +1,6 @@
 import { roundToScale } from '@/core/matter/scale-rounding';
 import type { PutIn } from '@/kitchen/cook/rescue';
-import { significant, weight } from '@/ui/format';
+import { weight } from '@/ui/format';
 import { FoldBack } from './fold-back';
 
 /** What a rescue has put in so far, and whether it is to stand in the formula from now on. */
@@ -27,7 +27,7 @@ export function WentIn({
           </li>
         ))}
       </ul>
-      <p className="text-mute">{significant(wholeG, 3)} g in the pan now.</p>
+      <p className="text-mute">With this it is {weight(Math.round(wholeG))}.</p>
       {formulaId && <FoldBack formulaId={formulaId} putIn={putIn} wholeG={wholeG} />}
     </section>
   );
