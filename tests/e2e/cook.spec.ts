@@ -626,7 +626,15 @@ test('a timer that is due fills the screen on every page, on every tablet, until
   await expect.poll(() => kinds(page, batch)).toContain('timer');
   await other.goto('/larder');
   const due = other.getByRole('dialog').filter({ hasText: 'tray' });
-  await expect(due.getByRole('heading', { name: 'tray' })).toBeVisible();
+  // Batches of other tests may have something due at the same time: one after the other is answered.
+  const answerOthers = async () => {
+    const others = other.getByRole('dialog').filter({ hasNotText: 'tray' });
+    if ((await others.count()) > 0) await others.getByRole('button', { name: 'Seen, stop it' }).click();
+  };
+  await expect(async () => {
+    await answerOthers();
+    await expect(due.getByRole('heading', { name: 'tray' })).toBeVisible({ timeout: 1_000 });
+  }).toPass({ timeout: 40_000 });
   await expect(due).toContainText('Weir timer');
   const box = await other.locator('[role=dialog] .bg-enamel').boundingBox();
   expect(box).toMatchObject({ x: 0, y: 0, ...other.viewportSize() });
@@ -653,6 +661,7 @@ test('a timer that is due fills the screen on every page, on every tablet, until
   await page.unroute('**/api/batches/**');
   await other.goto(`/batches/${batch}`);
   await expect(other.locator('[data-ready=true]')).toBeVisible();
+  await answerOthers();
   const [here, there] = [await clockOf(page), await clockOf(other)];
   expect(Math.abs(here - there)).toBeLessThanOrEqual(3);
   expect(silent).toEqual([]);
