@@ -1,10 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { PLATE_TEST, spreadDiameter } from '@/core/flow/ring-spread';
+import { compositionVector } from '@/core/matter/components';
 import { usualHistory } from '@/core/matter/process';
 import { nth } from '@/core/nth';
 import { predictFormula } from '@/core/predict/predict-formula';
 import { prepareBatch, stateAt } from '@/core/predict/state';
+import { panWith } from '@/core/rescue/addition-curve';
 import { beliefMean, SEEN } from '@/core/rescue/belief';
+import { fixFor } from '@/core/rescue/fixes';
+import { gramsPastSeizing } from '@/core/rescue/past-seizing';
 import type { Sign } from '@/core/rescue/signs';
 import type { Ingredient } from '@/formats/ingredient';
 import { resolveFormula } from '@/formats/resolve-formula';
@@ -269,6 +273,46 @@ describe('a fault of a pan', () => {
     expect(fixLiquid(water, 'panLiquid')?.id).toBe('water');
     expect(faultFacts(ganache).kind).toBe('ganache');
     expect(faultFacts(water).isSeized).toBe(false);
+  });
+
+  it.each([
+    [
+      'water',
+      [
+        ['dark-couverture-70', 300],
+        ['water', 12],
+      ],
+    ],
+    [
+      'cream',
+      [
+        ['dark-couverture-70', 300],
+        ['cream-35', 20],
+      ],
+    ],
+    [
+      'milk',
+      [
+        ['dark-couverture-70', 300],
+        ['milk-whole', 15],
+      ],
+    ],
+  ] as const)('seized by %s: what the fix puts in brings it past its window, by the engine itself', (_, rows) => {
+    const seized = pannedOf(rows);
+    const facts = faultFacts(seized);
+    expect(facts.isSeized).toBe(true);
+    const [step] = fixFor('waterIn', facts).steps;
+    const liquid = step && 'what' in step ? fixLiquid(seized, step.what) : undefined;
+    if (!step || !('grams' in step) || !liquid) throw new Error('nothing goes in');
+    const there = {
+      ...seized.formula,
+      components: seized.components,
+      temperatureC: 36,
+      history: usualHistory(36),
+      read: () => 1,
+    };
+    const then = panWith(there, compositionVector(liquid.components), step.grams);
+    expect(gramsPastSeizing(then, compositionVector(liquid.components))).toBeUndefined();
   });
 
   it('too bitter takes the sugar that is in it; too sweet what is in it before anything else', () => {

@@ -63,7 +63,7 @@ const MENDS: Readonly<Record<PanKind, Readonly<Record<'down' | 'up', readonly Ro
 const SEIZES_WATER = 0.05;
 
 /** Where something stands among what could go in: what the pan is made of first, by how much of it is in; else behind. */
-function place({ perGram, inPanG = 0 }: Additive, { pan, kind, about }: Comparison, side: 'down' | 'up'): number {
+function place({ perGram, inPanG = 0 }: Additive, { pan, kind, about }: AdditiveQuestion, side: 'down' | 'up'): number {
   if (inPanG <= 0) return Number.POSITIVE_INFINITY;
   const usual = MENDS[kind][side];
   const roles: readonly RowRole[] =
@@ -123,7 +123,7 @@ export function asBelieved(pan: RescuePan, belief: Belief, about: 'warm' | 'cold
 }
 
 /** What is compared, and by what. */
-export interface Comparison {
+export interface AdditiveQuestion {
   readonly pan: RescuePan;
   readonly kind: PanKind;
   readonly band: Band;
@@ -144,7 +144,7 @@ export interface Comparison {
  */
 export function compareAdditives(
   formula: Pick<Formula, 'gates' | 'moments'>,
-  comparison: Comparison,
+  comparison: AdditiveQuestion,
 ): AdditiveOutcome[] {
   const { pan, kind, band, belief, additives, costPerKg, now, about } = comparison;
   const before = readAll(formula, asBelieved(pan, belief, about), costPerKg);

@@ -84,7 +84,7 @@ export const ANSWERS = {
 } as const satisfies Readonly<Record<Question, Readonly<Record<string, readonly FaultCause[]>>>>;
 
 /** What is known of a pan besides its kind. */
-export interface PanContents {
+export interface FaultyPan {
   readonly kind: PanKind;
   readonly hasStarch: boolean;
   readonly hasGelatin: boolean;
@@ -182,7 +182,7 @@ const CAUSES: Readonly<Record<FaultSign, Readonly<Record<PanKind, Weights>>>> = 
 };
 
 /** What a cause needs in the pan to be one. */
-const NEEDS: Partial<Record<FaultCause, (pan: PanContents) => boolean>> = {
+const NEEDS: Partial<Record<FaultCause, (pan: FaultyPan) => boolean>> = {
   starchLumps: ({ hasStarch }) => hasStarch,
   rawStarch: ({ hasStarch }) => hasStarch,
   gelStrings: ({ hasGelatin }) => hasGelatin,
@@ -216,7 +216,7 @@ function factor(cause: FaultCause, { question, answer }: Answered): number {
  *
  * @returns the likeliest first; the chances sum to 1, of one cause at least
  */
-export function causesOfFault(sign: FaultSign, pan: PanContents, answers: readonly Answered[]): CauseChance[] {
+export function causesOfFault(sign: FaultSign, pan: FaultyPan, answers: readonly Answered[]): CauseChance[] {
   const usual = Object.entries(CAUSES[sign][pan.kind]) as [FaultCause, number][];
   const possible = usual.filter(([cause]) => NEEDS[cause]?.(pan) ?? true);
   const weighed = (possible.length > 0 ? possible : usual).map(([cause, weight]) => ({

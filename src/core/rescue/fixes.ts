@@ -1,4 +1,4 @@
-import type { FaultCause, PanContents } from './diagnosis';
+import type { FaultCause, FaultyPan } from './diagnosis';
 
 /** What a fix puts in: what is thin in this pan already, or what it says. */
 export type FixLiquid = 'panLiquid' | 'coldCream' | 'water';
@@ -59,9 +59,9 @@ export interface Fix {
 }
 
 /** What a fix needs to know of a pan. */
-export interface FixFacts extends PanContents {
+export interface FixFacts extends FaultyPan {
   readonly massG: number;
-  /** g of water that bring it past the window in which it is seized */
+  /** g of what is thin in it, else of water, that bring it past the window in which it is seized */
   readonly seizedNeedsG: number | undefined;
 }
 

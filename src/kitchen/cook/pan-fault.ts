@@ -21,19 +21,22 @@ const SOME_COCOA = 0.01;
 const WATER = compositionVector({ water: 100 });
 
 /** What a fix needs to know of a pan with something in it. */
-export function faultFacts({ formula, components, isWhipped }: RescueInput): FixFacts {
+export function faultFacts(input: RescueInput): FixFacts {
+  const { formula, components, isWhipped } = input;
   const massG = panMass(components);
   const mixture = foldMixture(components, formula.process);
-  const there = { components, process: formula.process, temperatureC: WARM_C, history: usualHistory(WARM_C) };
-  const seizedNeedsG = gramsPastSeizing({ ...there, read: () => 1 }, WATER);
+  const at = { temperatureC: WARM_C, history: usualHistory(WARM_C), read: () => 1 };
+  const there = { components, process: formula.process, ...at };
+  const liquid = fixLiquid(input, 'panLiquid');
   return {
     kind: panKindOf(mixture, isWhipped),
     hasStarch: mixture.starchG > SOME_STARCH * massG,
     hasGelatin: mixture.gelatinG > SOME_GELATIN * massG,
     hasCocoa: mixture.cocoaSolidsG > SOME_COCOA * massG,
-    isSeized: seizedNeedsG !== undefined,
+    isSeized: gramsPastSeizing(there, WATER) !== undefined,
     massG,
-    seizedNeedsG,
+    // Cream holds less water than water does: more of it is needed.
+    seizedNeedsG: gramsPastSeizing(there, liquid ? vectorOf(liquid) : WATER),
   };
 }
 

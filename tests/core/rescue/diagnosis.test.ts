@@ -8,15 +8,15 @@ import {
   causesOfFault,
   FAULT_CAUSES,
   FAULT_SIGNS,
+  type FaultyPan,
   nextQuestion,
-  type PanContents,
   QUESTIONS,
 } from '@/core/rescue/diagnosis';
 import { fixFor } from '@/core/rescue/fixes';
 import { PAN_KINDS, panKindOf } from '@/core/rescue/pan-kind';
 import { perGram } from '../../support/pan';
 
-const contents = (kind: PanContents['kind'], more: Partial<PanContents> = {}): PanContents => ({
+const contents = (kind: FaultyPan['kind'], more: Partial<FaultyPan> = {}): FaultyPan => ({
   kind,
   hasStarch: false,
   hasGelatin: kind === 'gelatinGlaze',
@@ -24,7 +24,7 @@ const contents = (kind: PanContents['kind'], more: Partial<PanContents> = {}): P
   isSeized: false,
   ...more,
 });
-const facts = (pan: PanContents, massG = 500) => ({ ...pan, massG, seizedNeedsG: undefined });
+const facts = (pan: FaultyPan, massG = 500) => ({ ...pan, massG, seizedNeedsG: undefined });
 const likeliest = (...asked: Parameters<typeof causesOfFault>) => causesOfFault(...asked)[0]?.cause;
 
 const anyPan = fc.record({

@@ -5,7 +5,7 @@ import { lnOf, panMass, type RescuePan } from '@/core/rescue/addition-curve';
 import { becomes } from '@/core/rescue/becomes';
 import { priorBelief } from '@/core/rescue/belief';
 import { causesOf, seenAs } from '@/core/rescue/causes';
-import { type Comparison, compareAdditives } from '@/core/rescue/compare';
+import { type AdditiveQuestion, compareAdditives } from '@/core/rescue/compare';
 import { gramsPastSeizing } from '@/core/rescue/past-seizing';
 import { USES } from '@/core/uses/ready-gates';
 import { resolveFormula } from '@/formats/resolve-formula';
@@ -61,7 +61,7 @@ describe('why', () => {
   });
 });
 
-const compared = (some: Pick<Comparison, 'pan' | 'band' | 'belief' | 'additives'>): Comparison => ({
+const compared = (some: Pick<AdditiveQuestion, 'pan' | 'band' | 'belief' | 'additives'>): AdditiveQuestion => ({
   ...some,
   kind: 'ganache',
   costPerKg: 5,
