@@ -80,7 +80,7 @@ export function JarCooling({ serving, brimMl, fillC }: { serving: Serving; brimM
       </table>
       {found.isSlow && (
         <p data-testid="too-slow" className="mt-2 max-w-2xl rounded-lg bg-near-wash px-3 py-2">
-          This is too slow for the common rule: {celsius(FIRST_STOP_C)} within {COOLING_RULES.firstH} h,{' '}
+          This is too slow. The common rule is {celsius(FIRST_STOP_C)} within {COOLING_RULES.firstH} h,{' '}
           {celsius(COLD_C)} within {COOLING_RULES.allH} h.{' '}
           {found.way
             ? `${found.way.name} it takes ${words(found.way.firstH)} and ${words(found.way.coldH)}.`

@@ -34,10 +34,10 @@ export const SIGN_WORDS: Readonly<Record<Sign, string>> = {
 
 /** Why it flows as it does, as it is said. */
 export const FLOW_CAUSE_WORDS: Readonly<Record<FlowCause, string>> = {
-  cooler: 'It is only colder than its pour: by its figures it is right once it is warm.',
-  hotter: 'It is only warmer than its pour: by its figures it is right once it has cooled.',
-  formula: 'The formula is like that: by its figures it is so at the pour as well.',
-  weights: 'A weight was not as written: a splash more or less, a cup instead of the scale.',
+  cooler: 'It is only colder than its pour. Once it is warm it is right.',
+  hotter: 'It is only warmer than its pour. Once it has cooled it is right.',
+  formula: 'The formula is like that, at the pour as well.',
+  weights: 'A weight was not as written: a splash more, or a cup for the scale.',
   boiledLong: 'It boiled longer than planned, and water is missing.',
   model: 'This chocolate or cream is not like typical ones.',
 };
@@ -52,7 +52,7 @@ export const SIGN_NOTES: Partial<Record<Sign, string>> = {
 export const FAULT_CAUSE_WORDS: Readonly<Record<FaultCause, string>> = {
   waterIn: 'A little water got into the melted chocolate. It glues the sugar together. Only much more liquid frees it.',
   scorched: 'The chocolate was too hot.',
-  split: 'The fat has come out. There was too little liquid for it, or it was too cold or stirred too long.',
+  split: 'The fat has come out: too little liquid, too cold, or stirred too long.',
   unmelted: 'Something has not melted through, or has set again.',
   sugarGrains: 'The sugar found too little water, or water boiled away before the grains were gone.',
   overwhipped: 'It was whipped too far.',
