@@ -1,20 +1,23 @@
 import { AxeBuilder } from '@axe-core/playwright';
-import { test as base, expect, type Page } from '@playwright/test';
+import { type BrowserContext, test as base, expect, type Page } from '@playwright/test';
 import type { FormulaFile, FormulaFileInput } from '../../src/formats/formula-file';
+
+/** A tablet as the tests want it, unless one asks otherwise: figures of the book, and no due timer of another test lying over the page. */
+export async function prepareTablet(context: BrowserContext): Promise<void> {
+  await context.addInitScript(() => {
+    try {
+      localStorage.setItem('dark-pour:pours', localStorage.getItem('dark-pour:pours') ?? 'book');
+      localStorage.setItem('dark-pour:shows-timers', localStorage.getItem('dark-pour:shows-timers') ?? 'off');
+    } catch {
+      // Storage barred: the page has none to read either.
+    }
+  });
+}
 
 /** A page whose console must stay clean: errors, warnings and refused content fail the test. */
 export const test = base.extend<{ page: Page; silent: string[] }>({
   context: async ({ context }, use) => {
-    // Figures are those of the book unless a test asks for the kitchen’s: what other tests teach it must not move them.
-    await context.addInitScript(() => {
-      try {
-        localStorage.setItem('dark-pour:pours', localStorage.getItem('dark-pour:pours') ?? 'book');
-        // What other tests left running must not lie over the page, unless a test asks for it.
-        localStorage.setItem('dark-pour:shows-timers', localStorage.getItem('dark-pour:shows-timers') ?? 'off');
-      } catch {
-        // Storage barred: the page has none to read either.
-      }
-    });
+    await prepareTablet(context);
     await use(context);
   },
   page: async ({ page }, use) => {

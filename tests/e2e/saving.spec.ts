@@ -3,7 +3,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { chromium, type Page } from '@playwright/test';
-import { expect, gramsOf, hearNothing, kept, openFormula, saved, test } from './kitchen';
+import { expect, gramsOf, hearNothing, kept, openFormula, prepareTablet, saved, test } from './kitchen';
 
 /** Versions of a formula, the newest first: their names and grams of cream. */
 async function versionsOf(page: Page, id: string): Promise<[string, number][]> {
@@ -257,6 +257,7 @@ test('a browser that is killed two seconds after an edit without a server still 
       ...(args ? { args } : {}),
       ...(baseURL ? { baseURL } : {}),
     });
+    await prepareTablet(tablet);
     const bench = await tablet.newPage();
     await barSaves(bench, id);
     await bench.goto(`/formulas/${id}/balance`);
