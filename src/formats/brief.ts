@@ -5,8 +5,10 @@ import { MOST_MOMENTS } from '@/core/formula/moments';
 import { HOB_EFFICIENCY } from '@/core/pan/heat-source';
 import { RESTRICTIONS } from '@/core/swap/restrictions';
 import { JOB_USES } from '@/core/uses/catalogue';
+import { PIECE_KEYS } from '@/core/uses/pieces';
 import { PLACES } from '@/core/uses/places';
 import { PORTION_KINDS, type PortionKey, portionKind } from '@/core/yields/portions';
+import { daySchema } from './day';
 import { formerly } from './former-names';
 import { gateSchema, momentSchema } from './moments-and-gates';
 
@@ -14,6 +16,8 @@ import { gateSchema, momentSchema } from './moments-and-gates';
 export const MOST_JOBS = 6;
 export const BRIEF_REACH = {
   count: [1, 10_000],
+  guests: [1, 5000],
+  each: [0.005, 50],
   workC: [0, 95],
   eatC: [0, 90],
   hours: [0.1, 2000],
@@ -30,6 +34,12 @@ export const BRIEF_REACH = {
 const within = ([least, most]: readonly [number, number]) =>
   z.number({ error: 'must be a number' }).min(least, `must be ${least} or more`).max(most, `must be at most ${most}`);
 
+/** A day and a time of this kitchen's clock: `2026-12-05T17:30`. */
+const wantedAtSchema = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}T([01]\d|2[0-3]):[0-5]\d$/, 'must be a day and a time: 2026-12-05T17:30')
+  .refine((text) => daySchema.safeParse(text.slice(0, 10)).success, { error: 'is no day of the calendar' });
+
 /** What was set by hand on the bench, over what the brief gives or beside it. */
 const setByHandSchema = z.object({
   moments: z
@@ -45,6 +55,9 @@ const jobSchema = z
   .object({
     use: z.enum(JOB_USES, { error: `must be one of ${JOB_USES.join(', ')}` }),
     what: z.string().trim().max(80, 'must be at most 80 characters').default(''),
+    piece: z.enum(PIECE_KEYS, { error: `must be one of ${PIECE_KEYS.join(', ')}` }).optional(),
+    guests: within(BRIEF_REACH.guests).optional(),
+    each: within(BRIEF_REACH.each).optional(),
     count: within(BRIEF_REACH.count),
     portion: z.enum(portionKeys, { error: `must be one of ${portionKeys.join(', ')}` }),
     sizes: z.record(z.string().max(20), z.number().min(0).max(5000)),
@@ -84,6 +97,7 @@ export const briefSchema = z.object({
     .max(MOST_JOBS, `must have at most ${MOST_JOBS} jobs`)
     .readonly(),
   kitchenC: within(BRIEF_REACH.kitchenC),
+  wantedAt: wantedAtSchema.optional(),
   wishes: z.preprocess(
     formerly('portionEur', 'portionCost'),
     z.object({

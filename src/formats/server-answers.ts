@@ -29,6 +29,8 @@ export const storedVersionSchema = z.object({
   note: z.string(),
   /** ISO 8601 */
   createdAt: z.string(),
+  /** kept by itself, for a while */
+  automatic: z.boolean(),
   file: formulaFileSchema,
 });
 export type StoredVersion = z.output<typeof storedVersionSchema>;

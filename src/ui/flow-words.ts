@@ -12,6 +12,8 @@ import { POUR_ABOVE_C } from './quantity-words';
 const LEAST_FILM_MM = 0.2;
 /** A film thicker than this is no coat any more: it stays where it is put, mm. */
 const MOST_FILM_MM = 30;
+/** From here it is no film that hangs, but something set, mm. */
+const SET_FILM_MM = 12;
 /** A swirl as high as one pipes them, mm. */
 const SWIRL_MM = [5, 120] as const;
 
@@ -77,7 +79,9 @@ export function flowGateWords(
     case 'flow':
       return edges((paS) => nearestLandmark(SLOW_STIR * paS)).replace(/^(at least |at most |)/, '$1like ');
     case 'cling': {
-      const film = (pa: number) => Math.min(pa / yieldForCoat(1, densityKgM3), MOST_FILM_MM);
+      const film = (pa: number) => pa / yieldForCoat(1, densityKgM3);
+      // What holds more than a coat on its side, and what stands by itself, is set: millimetres say nothing there.
+      if (film(low ?? high ?? 0) > SET_FILM_MM || film(high ?? low ?? 0) > MOST_FILM_MM) return edges(behaviour);
       return `holds ${edges((pa) => millimetres(film(pa), 2))} on a side`;
     }
     case 'set':

@@ -77,6 +77,43 @@ test('Balance lands with the key B, shows from and to, and undo restores', async
   expect(silent).toEqual([]);
 });
 
+test('what is rewritten is kept as a version by itself, and undo goes back over a reload', async ({ page, silent }) => {
+  const id = await openFormula(page);
+  await page.keyboard.press('b');
+  await page
+    .getByTestId('outcome')
+    .getByText(/This would/)
+    .waitFor();
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('outcome')).toContainText('Balanced');
+  await saved(page);
+  const versions = async () =>
+    (await (await page.request.get(`/api/formulas/${id}/versions`)).json()) as {
+      versions: { name: string; automatic: boolean; file: { lines: { grams: number }[] } }[];
+    };
+  await expect
+    .poll(async () =>
+      (await versions()).versions.map(({ name, automatic, file }) => [name, automatic, file.lines[0]?.grams]),
+    )
+    .toEqual([['Before it was balanced', true, 200]]);
+  const balanced = await gramsOf(page, 'Dark couverture').inputValue();
+  await page.reload();
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(gramsOf(page, 'Dark couverture')).toHaveValue('200');
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(gramsOf(page, 'Dark couverture')).toHaveValue(balanced);
+  await saved(page);
+  // Another tablet's save is no step of this one: its undo does not go behind it.
+  const { revision, file } = await kept(page, id);
+  await page.goto('/larder');
+  await page.request.put(`/api/formulas/${id}`, { data: { revision, formula: { ...file, note: 'seen' } } });
+  await page.goto(`/formulas/${id}/balance`);
+  await expect(page.getByTestId('save-state')).toHaveText('Saved');
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeDisabled();
+  expect(silent).toEqual([]);
+});
+
 test('when it cannot land it names what stands in the way, and the nearest can be taken', async ({ page, silent }) => {
   await openFormula(page, {
     lines: [

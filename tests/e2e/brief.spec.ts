@@ -57,15 +57,67 @@ test('a brief with two uses is said, answered, and opened on the bench with its 
   expect(silent).toEqual([]);
 });
 
+test('guests, pieces by name and the day it is wanted; what nobody asked for makes room', async ({ page, silent }) => {
+  await newBrief(page);
+  await use(page, 'Nap ice cream').click();
+  await expect(field(page, 'Coat pastry: how many')).toHaveCount(0);
+  await page.getByRole('group', { name: 'Nap ice cream: which' }).getByText('profiteroles').click();
+  await field(page, 'Nap ice cream: guests').fill('8');
+  await expect(field(page, 'Nap ice cream: how many')).toHaveValue('24');
+  await field(page, 'Nap ice cream: profiteroles a guest').fill('4');
+  await expect(field(page, 'Nap ice cream: how many')).toHaveValue('32');
+  await field(page, 'Nap ice cream: how many').fill('30');
+  await expect(field(page, 'Nap ice cream: guests')).toHaveValue('');
+  await field(page, 'Nap ice cream: guests').fill('0');
+  await expect(page.getByRole('alert').filter({ hasText: 'below 1' })).toBeVisible();
+  await field(page, 'Nap ice cream: guests').fill('8');
+  await field(page, 'Wanted on').fill('2027-03-06');
+  await field(page, 'Wanted at').fill('19:30');
+  await expect(page.getByTestId('wanted')).toContainText('onto the schedule');
+  await allTried(page);
+  const names = await page.locator('[data-start]').allTextContents();
+  expect(names.filter((name) => /mirror/i.test(name) && name.includes('from the larder'))).toEqual([]);
+  await expect(page.locator('[data-start]').first()).toContainText(/like [a-z ]+ at 40 °C/);
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Open on the bench' }).click();
+  await page.waitForURL(/balance$/);
+  const id = page.url().split('/').at(-2) as string;
+  expect((await kept(page, id)).file.brief?.jobs[0]).toMatchObject({ piece: 'profiterole', guests: 8, count: 24 });
+  const { tasks } = (await (await page.request.get('/api/days/2027-03-06')).json()) as {
+    tasks: { formulaId: string; readyMinutes: number }[];
+  };
+  expect(tasks).toMatchObject([{ formulaId: id, readyMinutes: 19 * 60 + 30 }]);
+  await page.goto(`/formulas/${id}/method`);
+  await expect(field(page, 'Ready at')).toHaveValue('19:30');
+  expect(silent).toEqual([]);
+});
+
+test('a recipe of one’s own is pasted into a brief and judged beside the rest', async ({ page, silent }) => {
+  await newBrief(page);
+  await use(page, 'Fondue pot').click();
+  await expect(page.getByText(/warm pot is no fridge/)).toBeVisible();
+  await page.getByRole('button', { name: 'Paste a recipe of your own' }).click();
+  const sheet = page.getByRole('dialog');
+  await sheet.getByRole('textbox').first().fill('200 g dark chocolate 60 %\n200 g whipping cream 35 %');
+  await sheet.getByLabel('Name', { exact: true }).fill('Towpath pot');
+  await sheet.getByRole('button', { name: 'Make it a formula' }).click();
+  await expect(sheet).toHaveCount(0);
+  await allTried(page);
+  await expect(page.locator('[data-start]').first()).toContainText('Towpath pot');
+  await expect(page.locator('[data-start]').first().getByRole('radio')).toBeChecked();
+  expect(silent).toEqual([]);
+});
+
 test('gates that exclude each other are told, with what would help, and nothing is lost', async ({ page, silent }) => {
   await newBrief(page);
+  await field(page, 'Coat pastry: how many').fill('25');
   await use(page, 'Pool a plate').click();
   await field(page, 'Pool a plate: worked at').fill('20');
   await expect(page.getByTestId('excluded')).toContainText('nothing gets thinner on cooling');
   await expect(page.locator('[data-start]').first()).toContainText('✕ misses');
   await field(page, 'Pool a plate: worked at').fill('45');
   await expect(page.getByTestId('excluded')).toHaveCount(0);
-  await expect(field(page, 'Coat pastry: how many')).toHaveValue('24');
+  await expect(field(page, 'Coat pastry: how many')).toHaveValue('25');
   expect(silent).toEqual([]);
 });
 

@@ -59,6 +59,8 @@ export interface Brief {
   /** one or more; the first leads */
   readonly jobs: readonly Job[];
   readonly kitchenC: number;
+  /** day and time it is wanted, on this kitchen's clock: `2026-12-05T17:30` */
+  readonly wantedAt?: string | undefined;
   readonly wishes: Wishes;
   readonly making: Making;
   readonly byHand?: SetByHand | undefined;

@@ -1,3 +1,4 @@
+import type { JobUse } from '../uses/catalogue';
 import type { Thickener } from './brief';
 import type { Role } from './stock';
 
@@ -33,6 +34,8 @@ export type FamilyId =
 /** A kind of sauce, ganache or glaze to start from. */
 export interface Family {
   readonly id: FamilyId;
+  /** what a cook would make it for; others are not proposed for it */
+  readonly suits: readonly JobUse[];
   readonly thickener: Exclude<Thickener, 'any'>;
   /** how far starch is cooked out, 0-1 */
   readonly cook?: number;
@@ -46,10 +49,31 @@ const row = (role: Role, grams: number, stage: FamilyStage, optional = false): F
   optional,
 });
 
+const GANACHE: readonly JobUse[] = [
+  ...([
+    'coat',
+    'glaze',
+    'nap',
+    'pool',
+    'dip',
+    'fondue',
+    'tart',
+    'shell',
+    'layers',
+    'sandwich',
+    'pipe',
+    'cover',
+  ] as const),
+  ...(['roll', 'cut', 'spoon', 'whip'] as const),
+];
+const SAUCE: readonly JobUse[] = ['coat', 'nap', 'pool', 'dip', 'fondue', 'drink', 'tart', 'spoon', 'layers', 'cover'];
+const GLAZE: readonly JobUse[] = ['coat', 'glaze', 'dip', 'tart'];
+
 /** The families with proportions to begin with (J): a balance does the rest. */
 export const FAMILIES: readonly Family[] = [
   {
     id: 'dark-ganache',
+    suits: GANACHE,
     thickener: 'chocolate',
     rows: [
       row('cream', 200, 'pan'),
@@ -60,6 +84,7 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'firm-ganache',
+    suits: GANACHE,
     thickener: 'chocolate',
     rows: [
       row('cream', 150, 'pan'),
@@ -70,16 +95,19 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'milk-ganache',
+    suits: GANACHE,
     thickener: 'chocolate',
     rows: [row('cream', 180, 'pan'), row('syrup', 18, 'pan', true), row('milkChocolate', 270, 'overChocolate')],
   },
   {
     id: 'white-ganache',
+    suits: GANACHE,
     thickener: 'chocolate',
     rows: [row('cream', 150, 'pan'), row('syrup', 20, 'pan', true), row('white', 320, 'overChocolate')],
   },
   {
     id: 'gianduja-ganache',
+    suits: GANACHE,
     thickener: 'chocolate',
     rows: [
       row('cream', 150, 'pan'),
@@ -90,6 +118,7 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'cream-sauce',
+    suits: SAUCE,
     thickener: 'chocolate',
     rows: [
       row('cream', 180, 'pan'),
@@ -103,6 +132,7 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'milk-sauce',
+    suits: SAUCE,
     thickener: 'chocolate',
     rows: [
       row('cream', 120, 'pan'),
@@ -113,6 +143,7 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'shine-glaze',
+    suits: GLAZE,
     thickener: 'chocolate',
     rows: [
       row('cream', 190, 'pan'),
@@ -126,6 +157,7 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'mirror-dark',
+    suits: GLAZE,
     thickener: 'gelatin',
     rows: [
       row('water', 90, 'pan'),
@@ -139,6 +171,7 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'mirror-white',
+    suits: GLAZE,
     thickener: 'gelatin',
     rows: [
       row('water', 90, 'pan'),
@@ -151,6 +184,7 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'starch-sauce',
+    suits: SAUCE,
     thickener: 'starch',
     cook: 0.95,
     rows: [
@@ -164,6 +198,7 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'thick-drink',
+    suits: ['drink'],
     thickener: 'starch',
     cook: 0.95,
     rows: [
@@ -176,11 +211,13 @@ export const FAMILIES: readonly Family[] = [
   },
   {
     id: 'water-ganache',
+    suits: GANACHE,
     thickener: 'chocolate',
     rows: [row('water', 110, 'pan'), row('syrup', 30, 'pan', true), row('dark', 240, 'overChocolate')],
   },
   {
     id: 'condensed-sauce',
+    suits: SAUCE,
     thickener: 'chocolate',
     rows: [
       row('cream', 120, 'pan'),

@@ -23,6 +23,8 @@ export const FILM_USES = {
   coat: { sideM: 0.02, stopsS: 8, held: [0.177, 1.108], drained: [0.2883, 0.6228] },
   glaze: { sideM: 0.05, stopsS: 3, held: [0, 0.4255], drained: [0.4862, 1.0314] },
   nap: { sideM: 0.05, stopsS: 5, held: [0, 1.3296], drained: [0.5157, 1.3315] },
+  // A wafer dipped, but eaten as it comes out: it drains for no longer than it takes to the mouth.
+  fondue: { sideM: 0.04, stopsS: 6, held: [0.1, 1.3035], drained: [0.3, 1.0111] },
   dip: { sideM: 0.04, stopsS: 6, held: [0.1564, 1.3035], drained: [0.4522, 1.0111] },
 } as const satisfies Record<string, FilmUse>;
 

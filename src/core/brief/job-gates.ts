@@ -71,6 +71,12 @@ const setCoat = (job: Job, use: keyof typeof HANDLING, most: number): Bare => {
   return { at: 'eat', quantity: 'yieldStressPa', low: HANDLING[use] * needsPa, high: most, why: 'stays', needsPa };
 };
 
+/** A coat that is eaten as it was worked, at once: it is never handled set. */
+const SOON_H = 0.5;
+const SAME_C = 3;
+const isEatenAsWorked = (job: Job) =>
+  job.hours <= SOON_H && Math.abs(job.eatC - (job.workC ?? JOB_FACTS[job.use].workC ?? Number.NaN)) <= SAME_C;
+
 const ofYield = (at: JobMoment, low: number, high: number, why: Why, needsPa?: number): Bare => ({
   at,
   quantity: 'yieldStressPa',
@@ -150,7 +156,8 @@ const GATES: Readonly<Record<JobUse, (job: Job) => Bare[]>> = {
   glaze: (job) => [...filmGates(job, 'glaze'), setCoat(job, 'glaze', 6000)],
   nap: (job) => filmGates(job, 'nap'),
   pool: poolGates,
-  dip: (job) => [...filmGates(job, 'dip'), setCoat(job, 'dip', 30_000)],
+  dip: (job) => [...filmGates(job, 'dip'), ...(isEatenAsWorked(job) ? [] : [setCoat(job, 'dip', 30_000)])],
+  fondue: (job) => filmGates(job, 'fondue'),
   drink: () => [
     { at: 'work', quantity: 'apparentViscosityPaS', low: 0.1, high: 0.5, why: 'drinks' },
     ofYield('work', 0, 3, 'drinks'),
@@ -216,6 +223,8 @@ const RESTED_H = 24;
 export function jobHistory(job: Job, at: JobMoment, kitchenC: number): readonly (readonly [number, number])[] {
   const workC = workTemperature(job, kitchenC);
   if (at === 'work') {
+    // A pot stands on its warmer until it is empty: it is judged at the end.
+    if (job.use === 'fondue') return [[Math.max(job.hours, 0.3), workC]];
     if (job.use === 'whip') return [[Math.max(job.hours, 1), workC]];
     const poured = JOB_FACTS[job.use].workC !== undefined && workC > WARM_ABOVE_C;
     return poured ? [[0.3, workC]] : [[RESTED_H, workC]];

@@ -1,4 +1,5 @@
 import { JOB_FACTS, type JobUse } from '../uses/catalogue';
+import { PIECES, type PieceKey, piecesForGuests, piecesOfUse } from '../uses/pieces';
 import type { Place } from '../uses/places';
 import { type PortionKey, type Sizes, usualSizes } from '../yields/portions';
 
@@ -28,6 +29,12 @@ export interface Job {
   readonly use: JobUse;
   /** what it is for, in the cook's words; may be empty */
   readonly what: string;
+  /** what it is usually called; the first of its use when left out */
+  readonly piece?: PieceKey | undefined;
+  /** guests it is for, where the count follows from them */
+  readonly guests?: number | undefined;
+  /** pieces a guest takes, above 0; below 1 for what is shared */
+  readonly each?: number | undefined;
   readonly count: number;
   readonly portion: PortionKey;
   readonly sizes: Sizes;
@@ -53,16 +60,55 @@ export interface Job {
 /** Uses whose run-off goes with the portion: down the scoop onto the plate, onto the hands. */
 const LOST_ON_THE_WAY: ReadonlySet<JobUse> = new Set(['nap', 'roll']);
 
+/** What a job's pieces are called. */
+export const pieceOf = (job: Pick<Job, 'use' | 'piece'>): PieceKey =>
+  job.piece !== undefined && PIECES[job.piece].use === job.use ? job.piece : piecesOfUse(job.use)[0];
+
+/** A job with other pieces of its use: counted, sized and coated as they are, for as many guests as before. */
+export function withPiece(job: Job, key: PieceKey): Job {
+  const { portion, sizes, mm, each } = PIECES[key];
+  const other: Job = {
+    ...job,
+    piece: key,
+    what: '',
+    portion,
+    sizes: { ...usualSizes(portion), ...sizes },
+    mm: mm ?? JOB_FACTS[job.use].mm,
+  };
+  return job.guests === undefined ? other : forGuests(other, job.guests, each);
+}
+
+/**
+ * A job for so many guests.
+ *
+ * @param guests 1 or more; nothing leaves the count as it is
+ * @param each pieces a guest takes, above 0
+ */
+export function forGuests(job: Job, guests: number | undefined, each = job.each ?? PIECES[pieceOf(job)].each): Job {
+  if (guests === undefined) return { ...job, guests, each: undefined };
+  // A pot and a board know their guests themselves.
+  const sizes = job.portion === 'board' ? { ...job.sizes, guests } : job.sizes;
+  return { ...job, guests, each, sizes, count: job.portion === 'board' ? 1 : piecesForGuests(guests, each) };
+}
+
+/** Guests a job is for; nothing where its count was said by itself since. */
+export function guestsOf(job: Job): number | undefined {
+  const { guests, each, count, portion } = job;
+  if (guests === undefined || each === undefined) return undefined;
+  const fits = portion === 'board' ? job.sizes.guests === guests : count === piecesForGuests(guests, each);
+  return fits ? guests : undefined;
+}
+
 /** A job before anything else is said of it. */
 export function usualJob(use: JobUse): Job {
-  const { count, portions, mm, sides, eatC, hours, place, sizes } = JOB_FACTS[use];
+  const { count, portions, mm, sides, eatC, hours, place } = JOB_FACTS[use];
   const [portion] = portions;
   return {
     use,
     what: '',
     count,
     portion,
-    sizes: { ...usualSizes(portion), ...sizes },
+    sizes: { ...usualSizes(portion), ...PIECES[piecesOfUse(use)[0]].sizes },
     mm,
     sides,
     slope: 'upright',

@@ -74,10 +74,14 @@ function balanced<Of>({ of, formula }: Candidate<Of>): Proposal<Of> {
   };
 }
 
-/** The better first: what lands before what does not, then the least moved, then the nearest. */
+/** Chances closer than this are the same: the draws tell no more. */
+const CHANCE_STEP = 0.05;
+const chanceStep = ({ chance }: { readonly chance: number }) => Math.round(chance / CHANCE_STEP);
+
+/** The better first: what lands before what does not, by chance; of two as likely the one that is moved least, then the nearest. */
 export function compareProposals<Of>(a: Proposal<Of>, b: Proposal<Of>): number {
   if (a.lands !== b.lands) return a.lands ? -1 : 1;
-  return a.lands ? a.change - b.change : a.miss - b.miss;
+  return a.lands ? chanceStep(b) - chanceStep(a) || a.change - b.change : a.miss - b.miss;
 }
 
 /**

@@ -76,7 +76,7 @@ function build(
 }
 
 /**
- * Every family the thickener allows, built from the shelf at the size of the batch.
+ * Every family that suits all the jobs and that the thickener allows, built from the shelf at the size of the batch.
  *
  * @param batch g to weigh in, above 0, and g of water that boil off
  * @returns what can be built, and what is missing for the rest
@@ -88,9 +88,11 @@ export function startingPoints(
   batch: { readonly weighedG: number; readonly evaporationG: number },
 ): { readonly points: StartingPoint[]; readonly missing: MissingPart[] } {
   const { thickener } = brief.wishes;
-  const built = FAMILIES.filter((family) => thickener === 'any' || family.thickener === thickener).map((family) =>
-    build(family, brief, targets, stock, batch),
-  );
+  const built = FAMILIES.filter(
+    (family) =>
+      (thickener === 'any' || family.thickener === thickener) &&
+      brief.jobs.every(({ use }) => family.suits.includes(use)),
+  ).map((family) => build(family, brief, targets, stock, batch));
   return {
     points: built.filter((each): each is StartingPoint => 'formula' in each),
     missing: built.filter((each): each is MissingPart => 'role' in each),

@@ -73,7 +73,7 @@ const CATALOGUE = {
     extent: 'coat',
     mm: 1,
     reach: [0.2, 5],
-    portions: ['scoop', 'board', 'jar', 'tub', 'millilitres', 'grams'],
+    portions: ['scoop', 'dome', 'board', 'jar', 'tub', 'millilitres', 'grams'],
     workC: 40,
     eatC: 40,
     hours: 0.3,
@@ -147,6 +147,18 @@ const CATALOGUE = {
       },
     },
   },
+  fondue: {
+    ...SET_AND_EATEN,
+    moment: 'fondue',
+    extent: 'coat',
+    mm: 2,
+    reach: [0.5, 6],
+    portions: ['board', 'millilitres', 'grams'],
+    workC: 45,
+    eatC: 45,
+    hours: 1,
+    count: 1,
+  },
   drink: {
     ...SET_AND_EATEN,
     moment: 'drink',
@@ -155,7 +167,6 @@ const CATALOGUE = {
     eatC: 60,
     hours: 0.3,
     count: 8,
-    sizes: { each: 120 },
   },
   tart: {
     ...SET_AND_EATEN,
@@ -173,7 +184,6 @@ const CATALOGUE = {
     portions: ['millilitres', 'grams'],
     workC: 28,
     count: 60,
-    sizes: { each: 6 },
   },
   layers: {
     ...SET_AND_EATEN,
@@ -258,7 +268,6 @@ const CATALOGUE = {
     hours: 12,
     place: 'fridge',
     count: 20,
-    sizes: { each: 25 },
   },
 } satisfies Readonly<Record<string, JobFacts>>;
 

@@ -1,5 +1,5 @@
 import type { Gate } from '../formula/gates';
-import type { PortionKey, Sizes } from '../yields/portions';
+import type { PortionKey } from '../yields/portions';
 import type { Place } from './places';
 
 /** A band of a fitted set; 0 below is open. */
@@ -34,9 +34,8 @@ export interface JobFacts {
   readonly place: Place;
   /** part of what is poured that runs off (J) */
   readonly runsOff: number;
-  /** pieces to begin with, and their sizes where the usual ones of the portion do not suit */
+  /** pieces to begin with */
   readonly count: number;
-  readonly sizes?: Sizes;
   /** sets of gates fitted for such a job as a whole, to start from without a brief; a brief speaks as the last of them */
   readonly fitted?: Readonly<Record<string, FittedGates>>;
 }

@@ -35,7 +35,7 @@ export function useBench(id: string, opened: Opened, carried: Carried<Ingredient
   const shelf = useBenchLarder(carried);
   const { larder } = shelf;
   const calibration = useCalibration(id);
-  const formula = useFormula(opened.file, larder, calibration, opened.base);
+  const formula = useFormula(id, opened.file, larder, calibration, opened.base);
   const { draft, predicted } = formula;
   const file = useMemo(() => fileOf(draft), [draft]);
   const autosave = useAutosave(id, opened, file, formula.open);

@@ -1,6 +1,7 @@
 import type { Job, Overruled } from '@/core/brief/job';
 import type { BriefPlan } from '@/core/brief/plan';
 import { MOST_JOBS } from '@/formats/brief';
+import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { Button } from '@/ui/button';
 import { BriefGates } from './brief-gates-view';
 import { kitchenWord } from './brief-words';
@@ -8,6 +9,7 @@ import { JobSentence } from './job-sentence';
 import { MakingSentence } from './making-sentence';
 import type { OpenBrief } from './use-brief';
 import { UseCards } from './use-cards';
+import { WantedAt } from './wanted-at';
 import { WishSentence } from './wish-sentence';
 
 /** Each job with which of its use it is: two may be alike in all else. */
@@ -64,6 +66,10 @@ export function BriefSays({
       <div className="mt-3">
         <WishSentence wishes={brief.wishes} onWish={open.wish} />
       </div>
+      <WantedAt wantedAt={brief.wantedAt} onWantedAt={open.wantedAt} />
+      {brief.jobs.some(({ use }) => use === 'fondue') && (
+        <p className="text-[13.5px] text-near">{CAUTION_WORDS.warmHolding}</p>
+      )}
       <div className="mt-3">
         <MakingSentence making={brief.making} onMake={open.make} />
       </div>

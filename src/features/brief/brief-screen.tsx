@@ -25,7 +25,8 @@ import { usualBrief, whatFor } from './brief-file';
 import { BriefSays } from './brief-says';
 import { OpenOnBench } from './open-on-bench';
 import { panAsItIs } from './pan-as-it-is';
-import { ScalingNotes, StartList } from './start-list';
+import { PasteStart } from './paste-start';
+import { holdsAlcohol, ScalingNotes, StartList } from './start-list';
 import { useBrief } from './use-brief';
 import { replacesWhatStands, type StoredOf, useOpenBench } from './use-open-bench';
 import { useProposals } from './use-proposals';
@@ -50,6 +51,12 @@ function openingWords(start: Start | 'asItIs' | undefined, of: StoredOf | undefi
 
 const NO_STARTS: readonly Start[] = [];
 
+/** The start that is taken unless another is picked: the first without alcohol. */
+const proposedOf = (starts: readonly Start[]) =>
+  starts.find((start) => start.lands && !holdsAlcohol(start)) ??
+  starts.find((start) => !holdsAlcohol(start)) ??
+  starts[0];
+
 /**
  * What the bench is opened with: the formula as it is, or one of the starts; the first one until another is picked.
  *
@@ -69,7 +76,7 @@ function useChosenStart({
   larder: ReadonlyMap<string, Ingredient>;
 }) {
   const [picked, setPicked] = useState<string | undefined>(of ? AS_IT_IS : undefined);
-  const chosen = starts.find(({ id }) => id === picked) ?? (picked === AS_IT_IS ? undefined : starts[0]);
+  const chosen = starts.find(({ id }) => id === picked) ?? (picked === AS_IT_IS ? undefined : proposedOf(starts));
   const calibration = useCalibration(of?.id);
   const pan = useMemo(
     () => (of ? panAsItIs(of.file, general, larder, calibration) : undefined),
@@ -114,19 +121,21 @@ interface BriefProps {
   readonly larder: Carried<Ingredient>;
 }
 
+/** The brief of a formula as the bench left it; a usual one without. */
+const briefToBegin = (of: StoredOf | undefined, kitchenC: number) =>
+  of?.file.brief ? withBenchChanges(of.file.brief, of.file) : usualBrief(kitchenC, of?.file.use);
+
 /** A brief while it is written: what it comes to, where to start, and opening it on the bench. */
 function useWrittenBrief({ of, isFor, shelf: carriedShelf, larder: carriedLarder }: BriefProps) {
   const [kitchenC] = useKitchenTemperature();
   const belongs = of !== undefined && !isFor;
-  const start = useMemo(
-    () => (of?.file.brief ? withBenchChanges(of.file.brief, of.file) : usualBrief(kitchenC, of?.file.use)),
-    [of, kitchenC],
-  );
-  const open = useBrief(start, `dark-pour:brief:${of ? `${of.id}${isFor ? ':for' : ''}` : 'new'}`);
+  const start = useMemo(() => briefToBegin(of, kitchenC), [of, kitchenC]);
+  const open = useBrief(start, `dark-pour:brief:${of ? `${of.id}${isFor ? ':for' : ''}` : 'new'}`, of === undefined);
   const { brief } = open;
   const general = useMemo(() => planBrief(brief), [brief]);
   const { formulas, larder, shelf, fault: shelfFault, again: fetchAgain } = useShelf(carriedShelf, carriedLarder);
-  const proposals = useProposals(brief, of?.id, shelf);
+  const [pasted, setPasted] = useState<string | undefined>();
+  const proposals = useProposals(brief, pasted ?? of?.id, shelf);
   const { picked, setPicked, starts, chosen, chosenFile, pan, drawn } = useChosenStart({
     of: belongs ? of : undefined,
     starts: proposals.answer?.starts ?? NO_STARTS,
@@ -163,6 +172,11 @@ function useWrittenBrief({ of, isFor, shelf: carriedShelf, larder: carriedLarder
     },
     isAsItIs: picked === AS_IT_IS,
     choose: setPicked,
+    /** a recipe that was pasted is judged beside the others, at the head of the list */
+    takePasted: (id: string) => {
+      setPasted(id);
+      setPicked(id);
+    },
     chooseAsItIs: () => setPicked(AS_IT_IS),
     drawn,
     /** why the shelf or the starts are not here */
@@ -245,6 +259,7 @@ export function BriefScreen(props: BriefProps) {
               onStop={proposals.stop}
               onAgain={written.askAgain}
             />
+            <PasteStart onMade={written.takePasted} />
             {!own && (
               <Button look="bare" className="mt-2 w-full" disabled={busy} onClick={written.openEmpty}>
                 Start with an empty pan

@@ -92,14 +92,14 @@ function howMany({ job, label, onJob }: JobFieldsOf) {
         label={label('how many')}
         value={job.count}
         rules={COUNT}
-        onNumber={(count) => onJob({ count: Math.round(count) })}
+        onNumber={(count) => onJob({ count: Math.round(count), guests: undefined, each: undefined })}
       />
     ),
     what: (
       <InlineText
         label={label('what')}
         value={job.what}
-        placeholder={job.portion === 'jar' ? (job.count === 1 ? 'jar' : 'jars') : usualThings(job.use, job.count)}
+        placeholder={usualThings(job, job.count)}
         longest={80}
         onText={(what) => onJob({ what })}
       />

@@ -4,6 +4,7 @@ import type { Job } from '@/core/brief/job';
 import { JOB_WORDS } from '@/kitchen/words/job-words';
 import { Sentence } from '@/ui/sentence';
 import { jobFields } from './job-sentence-fields';
+import { PiecesLine } from './pieces-line';
 
 /** One job as a sentence that is being completed. */
 export function JobSentence({
@@ -57,6 +58,7 @@ export function JobSentence({
           </button>
         )}
       </span>
+      <PiecesLine job={job} label={label} onJob={onJob} />
     </div>
   );
 }

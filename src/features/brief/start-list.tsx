@@ -9,7 +9,8 @@ import { panContents } from '@/kitchen/pan-contents';
 import { ALCOHOL_NOT_FOR_CHILDREN } from '@/kitchen/words/alcohol-words';
 import { allergenWords } from '@/kitchen/words/allergen-sentences';
 import { FAMILY_NAMES } from '@/kitchen/words/family-words';
-import { hours, millimetres, money, priceByWeight, significant, weight } from '@/ui/format';
+import { celsius, hours, millimetres, money, priceByWeight, significant, weight } from '@/ui/format';
+import { nearestLandmark } from '@/ui/landmarks';
 import { momentTitle } from '@/ui/moment-words';
 import { Puddle } from '@/ui/puddle';
 import { likelyWords, STANDING_MARKS } from '@/ui/standing-words';
@@ -26,10 +27,21 @@ function standing(start: Start): string {
   return missesWords(start.misses);
 }
 
+/** What the brief asks about it, as it will be there: `like runny honey at 32 °C, like cold butter at 18 °C`. */
+const fits = ({ puddles }: Start) =>
+  puddles
+    .filter(({ isAsked }) => isAsked)
+    .map(({ resistancePa, temperatureC }) => `like ${nearestLandmark(resistancePa)} at ${celsius(temperatureC)}`)
+    .join(', ');
+
+/** Whether alcohol stays in a start that children must not have. */
+export const holdsAlcohol = ({ alcoholPercentVol }: Start) => alcoholPercentVol >= ALCOHOL_NOT_FOR_CHILDREN;
+
 /** Allergens of a start's rows, and alcohol that stays in. */
-function holds({ lines, ingredients, alcoholPercentVol }: Start, larder: Larder): string {
+function holds(start: Start, larder: Larder): string {
+  const { lines, ingredients } = start;
   const { contains, mayContain, unknown } = allergenWords(panContents({ lines, ingredients }, larder));
-  const alcohol = alcoholPercentVol >= ALCOHOL_NOT_FOR_CHILDREN ? ['alcohol: not for children'] : [];
+  const alcohol = holdsAlcohol(start) ? ['alcohol: not for children'] : [];
   return [contains, ...(mayContain ? [`may contain ${mayContain}`] : []), ...unknown, ...alcohol].join('; ');
 }
 
@@ -111,6 +123,7 @@ export function StartList({
                     {STANDING_MARKS[standingOf(start.lands, start.chance)]} {standing(start)}
                     {!start.isOwn && ' · from the larder'}
                   </span>
+                  <span className="block text-[12.5px]">{fits(start)}</span>
                   <span className="line-clamp-2 text-[12.5px] text-mute">{holds(start, larder)}</span>
                 </span>
                 <span className="read text-right text-[0.85rem] leading-tight">

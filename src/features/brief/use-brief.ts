@@ -39,7 +39,19 @@ const kept = {
 
 /** A job with another way to count: its sizes begin anew. */
 export function countedAs(job: Job, portion: Job['portion']): Job {
-  return { ...job, portion, sizes: usualSizes(portion) };
+  const sizes = usualSizes(portion);
+  const guests = job.guests ?? sizes.guests ?? 1;
+  // A board is one for all its guests.
+  return portion === 'board' ? { ...job, portion, count: 1, sizes: { ...sizes, guests } } : { ...job, portion, sizes };
+}
+
+/** A brief with a use taken in or out. */
+function toggled(now: Brief, use: JobUse, isUnasked: boolean): Brief {
+  const others = now.jobs.filter((job) => job.use !== use);
+  const isIn = others.length < now.jobs.length;
+  if (isUnasked) return isIn ? { ...now } : { ...now, jobs: [usualJob(use)] };
+  if (isIn) return others.length > 0 ? { ...now, jobs: others } : now;
+  return now.jobs.length < MOST_JOBS ? { ...now, jobs: [...now.jobs, usualJob(use)] } : now;
 }
 
 /**
@@ -47,8 +59,9 @@ export function countedAs(job: Job, portion: Job['portion']): Job {
  *
  * @param start as it stands with the formula, or a usual one
  * @param place where what is said is kept on this tablet
+ * @param isProposed the use it starts with was asked for by nobody
  */
-export function useBrief(start: Brief, place: string) {
+export function useBrief(start: Brief, place: string, isProposed: boolean) {
   const [said, setSaid] = useState<Brief | undefined>();
   const [isKept, setIsKept] = useState(false);
 
@@ -83,6 +96,7 @@ export function useBrief(start: Brief, place: string) {
       change((now) => ({ ...now, jobs: now.jobs.map((job, i) => (i === index ? { ...job, ...next } : job)) })),
     counts: (counts: readonly number[]) =>
       change((now) => ({ ...now, jobs: now.jobs.map((job, i) => ({ ...job, count: counts[i] ?? job.count })) })),
+    wantedAt: (wantedAt: string | undefined) => change((now) => ({ ...now, wantedAt })),
     /** one more of the same use, for other pieces */
     more: (index: number) =>
       change((now) => {
@@ -92,15 +106,8 @@ export function useBrief(start: Brief, place: string) {
       }),
     remove: (index: number) =>
       change((now) => (now.jobs.length > 1 ? { ...now, jobs: now.jobs.toSpliced(index, 1) } : now)),
-    /** takes a use in or out, with all its pieces; the last one stays */
-    toggle: (use: JobUse) =>
-      change((now) => {
-        const jobs = now.jobs.filter((job) => job.use !== use);
-        if (jobs.length === now.jobs.length) {
-          return jobs.length < MOST_JOBS ? { ...now, jobs: [...jobs, usualJob(use)] } : now;
-        }
-        return jobs.length > 0 ? { ...now, jobs } : now;
-      }),
+    /** takes a use in or out, with all its pieces; the last one stays. The first that is asked for takes the place of one nobody asked for. */
+    toggle: (use: JobUse) => change((now) => toggled(now, use, isProposed && now === start)),
     wish: (next: Partial<Wishes>) => change((now) => ({ ...now, wishes: { ...now.wishes, ...next } })),
     make: (next: Partial<Making>) => change((now) => ({ ...now, making: { ...now.making, ...next } })),
     /** a gate set on the bench is let go, or a wish's own comes back */

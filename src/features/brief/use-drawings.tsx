@@ -50,6 +50,15 @@ const DRAWINGS: Readonly<Record<JobUse, ReactNode>> = {
       <path d="M17.5 31h29l-2.6 10H20.2z" fill={POUR} />
     </>
   ),
+  fondue: (
+    <>
+      <path d="M14 20h36v8a9 9 0 0 1-9 9H23a9 9 0 0 1-9-9z" {...LINE} />
+      <path d="M16 23h32v5a7 7 0 0 1-7 7H23a7 7 0 0 1-7-7z" fill={POUR} />
+      <path d="M32 41v-2M28 42c0-3 4-3 4-6 0 3 4 3 4 6z" {...LINE} />
+      <path d="M38 18L50 4" {...LINE} />
+      <circle cx={36} cy={19} r={4} fill={BAKED} />
+    </>
+  ),
   drink: (
     <>
       <path d="M16 14h28v17a8 8 0 0 1-8 8H24a8 8 0 0 1-8-8z" {...LINE} />

@@ -1,11 +1,14 @@
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
+import type { Brief } from '@/core/brief/brief';
 import type { BriefPlan } from '@/core/brief/plan';
 import type { FormulaFile } from '@/formats/formula-file';
 import { messageOf } from '@/formats/message-of';
 import type { Start } from '@/kitchen/brief/brief-answers';
+import { putOnDay } from '@/kitchen/client/days';
 import { createFormula, saveOver } from '@/kitchen/client/formulas';
 import { addVersion } from '@/kitchen/client/versions';
+import { readPlan } from '@/kitchen/method/plan';
 import { newFormula, targetsOf } from './brief-file';
 import type { OpenBrief } from './use-brief';
 
@@ -21,6 +24,17 @@ export function replacesWhatStands(file: FormulaFile, scaled: Start | undefined)
   return scaled !== undefined || (file.brief === undefined && file.gates.length > 0);
 }
 
+/** Puts a formula on the day its brief wants it; not twice for the same time. */
+async function putOnItsDay(id: string, { wantedAt }: Brief, before: Brief | undefined): Promise<void> {
+  if (wantedAt === undefined || wantedAt === before?.wantedAt) return;
+  const plan = readPlan(wantedAt);
+  try {
+    if (plan) await putOnDay(plan.day, id, plan.start);
+  } catch (error) {
+    throw new Error(`It is kept, but not on the schedule: ${messageOf(error)} Press once more to open it.`);
+  }
+}
+
 /**
  * Takes a brief to the bench: into the formula it belongs to, or as a new one.
  *
@@ -30,6 +44,8 @@ export function useOpenBench({ of, open, plan }: { of: StoredOf | undefined; ope
   const router = useRouter();
   const [fault, setFault] = useState<string | undefined>();
   const [busy, setBusy] = useState(false);
+  /** kept already, but not yet on its day */
+  const [keptId, setKeptId] = useState<string | undefined>();
   const { brief } = open;
 
   /** Keeps it and returns the id of the formula to open. */
@@ -53,8 +69,12 @@ export function useOpenBench({ of, open, plan }: { of: StoredOf | undefined; ope
       setFault(undefined);
       setBusy(true);
       try {
-        const id = await keep(start, own);
+        const id = keptId ?? (await keep(start, own));
         open.done();
+        if (keptId === undefined) {
+          setKeptId(id);
+          await putOnItsDay(id, brief, of?.id === id ? of.file.brief : undefined);
+        }
         router.push(`/formulas/${id}/balance`);
       } catch (error) {
         setFault(messageOf(error));

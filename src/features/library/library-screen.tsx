@@ -7,6 +7,7 @@ import { fetchSummaries } from '@/kitchen/client/library';
 import type { FormulaSummary } from '@/kitchen/formula-summary';
 import { type Carried, useWhole } from '@/kitchen/use-whole';
 import { usePours } from '@/ui/pours/pours-provider';
+import { RecipeSheet } from '@/ui/recipe/recipe-sheet';
 import { TopBar } from '@/ui/top-bar';
 import { useRefreshOnReturn } from '@/ui/use-refresh-on-return';
 import { AllAsFile } from './all-as-file';
@@ -18,7 +19,6 @@ import { type CardActions, FoundList } from './found-list';
 import { LibraryTools } from './library-tools';
 import { NewFormulaDialog } from './new-formula-dialog';
 import { Partly } from './partly';
-import { RecipeSheet } from './recipe-sheet';
 import { useFoundFormulas } from './use-found-formulas';
 import { type Keeping, useKeeping } from './use-keeping';
 

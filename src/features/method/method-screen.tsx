@@ -11,6 +11,7 @@ import { utensilsOf } from '@/core/method/utensils';
 import { nth } from '@/core/nth';
 import type { Ingredient } from '@/formats/ingredient';
 import { panLooks } from '@/kitchen/method/pan-look';
+import { planReadyAt } from '@/kitchen/method/plan';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { wordsOfStep } from '@/kitchen/words/fitting-words';
 import { RESCUE_NAME } from '@/kitchen/words/rescue-words';
@@ -204,7 +205,8 @@ function TheLine({
 }) {
   const { file } = draft;
   const { names } = draft.pan;
-  const kept = usePlan(id);
+  const wantedAt = file.brief?.wantedAt;
+  const kept = usePlan(id, wantedAt === undefined ? undefined : planReadyAt(wantedAt, method.seconds / 60));
   const start = kept.plan?.start;
   const timed = useMemo(() => timedSteps(method.followed), [method]);
   const looks = useMemo(() => panLooks(method.followed), [method]);

@@ -3,7 +3,7 @@ import { piecesFrom } from '@/core/brief/plan';
 import { keysOf } from '@/core/keys-of';
 import type { JobUse } from '@/core/uses/catalogue';
 import { portionGrams } from '@/core/yields/portions';
-import { JOB_WORDS } from '@/kitchen/words/job-words';
+import { JOB_WORDS, thingsOf } from '@/kitchen/words/job-words';
 import { weight } from '@/ui/format';
 import type { Serving } from './use-serving';
 
@@ -32,7 +32,7 @@ export function ServingAmounts({ serving: { file, prediction, batchG } }: { serv
             <th className="py-1 text-left font-medium">
               {JOB_WORDS[job.use].name}
               <span className="text-mute">
-                , a {job.what || JOB_WORDS[job.use].things[0]}
+                , a {thingsOf(job, 1)}
                 {i < own.length && ', as its brief says'}
               </span>
             </th>

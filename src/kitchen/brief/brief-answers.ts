@@ -38,7 +38,14 @@ export interface Start {
   readonly shine: number;
   readonly costPerKg: number;
   readonly alcoholPercentVol: number;
-  readonly puddles: readonly { readonly moment: string; readonly diameterMm: number }[];
+  readonly puddles: readonly {
+    readonly moment: string;
+    readonly temperatureC: number;
+    readonly diameterMm: number;
+    readonly resistancePa: number;
+    /** a gate of the brief is read here */
+    readonly isAsked: boolean;
+  }[];
   readonly curve: { readonly temperatureC: readonly number[]; readonly resistancePa: readonly number[] };
 }
 
@@ -87,9 +94,12 @@ function startOf({ of, grams, prediction, lands, chance, moved, change }: Propos
     shine: atThePour(prediction.moments)?.state.shine ?? prediction.asKept.shine,
     costPerKg: prediction.costPerKg,
     alcoholPercentVol: prediction.alcoholPercentVol,
-    puddles: prediction.moments.map(({ moment, plateDiameterMm }) => ({
+    puddles: prediction.moments.map(({ moment, plateDiameterMm, state }) => ({
       moment: moment.name,
+      temperatureC: moment.temperatureC,
       diameterMm: plateDiameterMm,
+      resistancePa: state.flow.resistancePa,
+      isAsked: prediction.gates.some((gate) => gate.moment === moment.name),
     })),
     curve: { temperatureC: thinned(curve.temperatureC), resistancePa: thinned(curve.resistancePa) },
   };

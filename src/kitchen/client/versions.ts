@@ -7,9 +7,19 @@ export async function listVersions(id: string): Promise<StoredVersion[]> {
   return versionsSchema.parse(await askServer(`/api/formulas/${id}/versions`, 'GET')).versions;
 }
 
-/** Keeps a state of the formula under a name. */
-export async function addVersion(id: string, name: string, note: string, formula: FormulaFile): Promise<void> {
-  await askOnce(`/api/formulas/${id}/versions`, 'POST', { name, note, formula });
+/**
+ * Keeps a state of the formula under a name.
+ *
+ * @param automatic nobody asked for it: of these only the newest stay
+ */
+export async function addVersion(
+  id: string,
+  name: string,
+  note: string,
+  formula: FormulaFile,
+  automatic = false,
+): Promise<void> {
+  await askOnce(`/api/formulas/${id}/versions`, 'POST', { name, note, formula, automatic });
 }
 
 /** Lets a version go. */

@@ -25,5 +25,11 @@ export function readPlan(text: string): Plan | undefined {
   return time && { day: text.slice(0, 10), start: 60 * time.hour + time.minute };
 }
 
+/** The plan that ends at a moment: `2026-11-28T17:30` after so many minutes of work. */
+export function planReadyAt(readyAt: string, lasts: number): Plan | undefined {
+  const ready = readPlan(readyAt);
+  return ready && planOn(ready.day, ready.start - Math.round(lasts));
+}
+
 /** ms of the moment a plan begins, on this machine's clock. */
 export const planMs = (plan: Plan): number => new Date(planText(plan)).getTime();

@@ -52,11 +52,16 @@ export function useAutosave(
 
   // A save that ends while more was typed starts the next one.
   useEffect(() => {
+    if (text === savedText.current && state.kind === 'waiting') {
+      // What was typed was taken back before it was saved.
+      void letGoOfUnsaved(id);
+      setState({ kind: 'saved' });
+    }
     if (text === savedText.current || ['opening', 'stale', 'gone', 'saving'].includes(state.kind)) return;
     if (state.kind === 'saved' || state.kind === 'followed') setState({ kind: 'waiting' });
     const timer = setTimeout(save, state.kind === 'failed' ? RETRY_AFTER_MS : SAVE_AFTER_MS);
     return () => clearTimeout(timer);
-  }, [text, state, save, savedText, setState]);
+  }, [id, text, state, save, savedText, setState]);
 
   useEffect(() => setState({ kind: 'saved' }), [setState]);
   useLooking({ id, baseId: opened.baseId }, saver.find);

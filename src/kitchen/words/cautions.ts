@@ -25,6 +25,8 @@ export const CAUTION_WORDS = {
   coolDairy: 'Cool dairy fast and keep it at 5 °C (41 °F) or under.',
   hot: 'Hot sugar, liquid and steam scald: carry with dry cloths, pour away from you.',
   fryer: 'Fried dough: keep hot oil away from wet sauce and hands.',
+  warmHolding:
+    'A warm pot is no fridge: serve it within the time your food code allows, and throw the rest away. Never leave a burner alone.',
   hotDrink: 'Hot drinks scald: serve children lukewarm.',
   warmHours: 'Cream ganache left in a warm kitchen for hours is a dairy risk: your food code says how long.',
   holdWarm:

@@ -270,6 +270,8 @@ export const formulaVersions = pgTable(
     name: text().notNull(),
     note: text().notNull(),
     file: jsonb().$type<FormulaFile>().notNull(),
+    /** kept by itself before many rows were changed: only the newest of these stay */
+    automatic: boolean().notNull().default(false),
     createdAt: timestamp('created_at', { withTimezone: true }).notNull(),
   },
   (table) => [

@@ -90,7 +90,7 @@ export async function addLibrary(db: Database, library: LibraryFile, take: Take,
       const { file, as, here } = pair;
       if (isSame(pair) || (here && take === 'new')) continue;
       if (here && take === 'file') {
-        await addVersion(tx, here.id, { name: BEFORE, note: '', file: here.file }, now);
+        await addVersion(tx, here.id, { name: BEFORE, note: '', automatic: false, file: here.file }, now);
         await saveFormula(tx, here.id, here.revision, file, now);
       } else {
         const isFree = !here && !deleted.has(as.id);

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { and, asc, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, inArray } from 'drizzle-orm';
 import { type FormulaFile, formulaFileSchema } from '@/formats/formula-file';
 import type { StoredVersion } from '@/formats/server-answers';
 import type { Database } from '../db/query-builder';
@@ -8,10 +8,11 @@ import { readStored } from './stored-value';
 
 type Row = typeof formulaVersions.$inferSelect;
 
-const toStored = ({ id, name, note, createdAt, file }: Row): StoredVersion => ({
+const toStored = ({ id, name, note, createdAt, file, automatic }: Row): StoredVersion => ({
   id,
   name,
   note,
+  automatic,
   createdAt: createdAt.toISOString(),
   file: readStored(formulaFileSchema, file, `The version “${name}”`),
 });
@@ -26,15 +27,29 @@ export async function listVersions(db: Database, formulaId: string): Promise<Sto
   return rows.map(toStored);
 }
 
-/** Keeps a state of a formula under a name. */
+/** Versions kept by themselves that stay, of each formula. */
+export const MOST_AUTOMATIC = 12;
+
+/** Keeps a state of a formula under a name; of those kept by themselves only the newest stay. */
 export async function addVersion(
   db: Database,
   formulaId: string,
-  version: { readonly name: string; readonly note: string; readonly file: FormulaFile },
+  version: { readonly name: string; readonly note: string; readonly automatic?: boolean; readonly file: FormulaFile },
   now: Date,
 ): Promise<StoredVersion> {
-  const row = { id: randomUUID(), formulaId, ...version, createdAt: now };
+  const row = { id: randomUUID(), formulaId, automatic: false, ...version, createdAt: now };
   await db.insert(formulaVersions).values(row);
+  if (version.automatic) {
+    const own = and(eq(formulaVersions.formulaId, formulaId), eq(formulaVersions.automatic, true));
+    const old = await db
+      .select({ id: formulaVersions.id })
+      .from(formulaVersions)
+      .where(own)
+      .orderBy(desc(formulaVersions.createdAt), asc(formulaVersions.id))
+      .offset(MOST_AUTOMATIC);
+    const ids = old.map((each) => each.id);
+    if (ids.length > 0) await db.delete(formulaVersions).where(inArray(formulaVersions.id, ids));
+  }
   return toStored(row);
 }
 

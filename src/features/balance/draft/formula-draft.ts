@@ -20,7 +20,9 @@ export type DraftAction =
   | { readonly type: 'undo' }
   | { readonly type: 'redo' }
   | { readonly type: 'pause' }
-  | { readonly type: 'open'; readonly draft: FormulaDraft };
+  | { readonly type: 'open'; readonly draft: FormulaDraft }
+  /** the steps of before the page was left, where they end at what stands here */
+  | { readonly type: 'restore'; readonly history: DraftHistory };
 
 /** Steps back that are kept. */
 const MOST_STEPS = 200;
@@ -207,6 +209,8 @@ export function reduceDraft(history: DraftHistory, action: DraftAction): DraftHi
       if (!next) return history;
       return { past: [...past, present], present: next, future: future.slice(1), mark: undefined, reference };
     }
+    case 'restore':
+      return past.length === 0 && history.future.length === 0 ? action.history : history;
     case 'pause':
       return { ...history, mark: undefined };
     case 'open':

@@ -1,7 +1,7 @@
 import { briefSize, piecesFrom } from '@/core/brief/plan';
 import type { Prediction } from '@/core/predict/predict-formula';
 import { BRIEF_REACH } from '@/formats/brief';
-import { usualThings } from '@/kitchen/words/job-words';
+import { thingsOf } from '@/kitchen/words/job-words';
 import { NumberField } from '@/ui/number-field';
 import type { Edit, FormulaDraft } from '../draft/edit';
 import { totalGrams } from '../draft/formula-draft';
@@ -50,13 +50,13 @@ export function PiecesField({
         onLeave={pause}
         className="w-[76px]"
       />
-      <span className="text-ink">{first.what.trim() || usualThings(first.use, count)}</span>
+      <span className="text-ink">{thingsOf(first, count)}</span>
       {others.map((each, i) => {
         const job = brief.jobs[i + 1];
         return (
           job && (
             <span key={`${job.use} ${job.what}`}>
-              and {each} {job.what.trim() || usualThings(job.use, each)}
+              and {each} {thingsOf(job, each)}
             </span>
           )
         );

@@ -101,6 +101,7 @@ export function VersionsSheet({
                 <strong>{version.name}</strong>{' '}
                 <span className="text-[13px] text-mute">
                   {format(new Date(version.createdAt), 'd MMM yyyy, HH:mm')}
+                  {version.automatic && ', kept by itself for a while'}
                 </span>
                 {version.note && <span className="block text-[13.5px] text-mute">{version.note}</span>}
               </p>

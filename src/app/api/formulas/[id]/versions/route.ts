@@ -12,6 +12,8 @@ type Context = { params: Promise<{ id: string }> };
 const versionSchema = z.object({
   name: z.string().trim().min(1, 'must not be empty').max(80, 'must be at most 80 characters'),
   note: z.string().trim().max(1000).default(''),
+  /** kept by itself, before many rows are changed */
+  automatic: z.boolean({ error: 'must be true or false' }).default(false),
   formula: formulaFileSchema,
 });
 
@@ -27,11 +29,11 @@ export async function GET(_request: Request, { params }: Context) {
 export async function POST(request: Request, { params }: Context) {
   return answering(async () => {
     const asked = await readJson(request, versionSchema);
-    const { name, note, formula } = asked;
+    const { name, note, automatic, formula } = asked;
     const { id } = await params;
     const version = await keyedWrite(request, asked, async (tx) => {
       if (!(await findFormula(tx, id))) throw new RequestError(404, 'This formula was deleted, or never was here.');
-      return addVersion(tx, id, { name, note, file: formula }, new Date());
+      return addVersion(tx, id, { name, note, automatic, file: formula }, new Date());
     });
     return NextResponse.json(version, { status: 201 });
   });

@@ -1,0 +1,1 @@
+ALTER TABLE "formula_versions" ADD COLUMN "automatic" boolean DEFAULT false NOT NULL;
