@@ -28,7 +28,7 @@ export async function listVersions(db: Database, formulaId: string): Promise<Sto
 }
 
 /** Versions kept by themselves that stay, of each formula. */
-export const MOST_AUTOMATIC = 12;
+const MOST_AUTOMATIC = 12;
 
 /** Keeps a state of a formula under a name; of those kept by themselves only the newest stay. */
 export async function addVersion(
