@@ -53,7 +53,7 @@ export function BenchMaterial({ bench, predicted }: { bench: Bench; predicted: P
           />
         )}
       </MaterialCard>
-      <MomentsStrip prediction={prediction} onMoments={bench.openers.targets} />
+      <MomentsStrip prediction={prediction} onMoments={bench.openers.targets} onPour={(pour) => setSheet({ pour })} />
     </>
   );
 }

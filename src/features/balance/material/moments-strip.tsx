@@ -44,10 +44,13 @@ function Tests({ state }: { state: State }) {
 export function MomentsStrip({
   prediction,
   onMoments,
+  onPour,
 }: {
   prediction: Prediction;
   /** opens the sheet in which moments are added, named and set */
   onMoments: () => void;
+  /** pours it as it is at a moment */
+  onPour: (moment: string) => void;
 }) {
   const [opened, setOpened] = useState<string | undefined>();
   const colour = chocolateColour(prediction.batch.mixture);
@@ -76,13 +79,20 @@ export function MomentsStrip({
               <p className="read text-[0.85rem] text-mute">
                 {celsius(moment.temperatureC)}, {hours(age(reading))}
               </p>
-              <Puddle
-                diameterMm={plateDiameterMm}
-                colour={colour}
-                shine={state.shine}
-                label={`${momentTitle(moment.name)}: spreads to ${size}`}
-                className="my-2 w-full"
-              />
+              <button
+                type="button"
+                className="my-2 block w-full rounded-lg hover:bg-enamel-wash/60"
+                aria-label={`${momentTitle(moment.name)}: spreads to ${size}. Pour it`}
+                onClick={() => onPour(moment.name)}
+              >
+                <Puddle
+                  diameterMm={plateDiameterMm}
+                  colour={colour}
+                  shine={state.shine}
+                  label={`${momentTitle(moment.name)}: spreads to ${size}`}
+                  className="w-full"
+                />
+              </button>
               <p className="read text-center text-[0.85rem] text-mute">{size}</p>
               <p className={`font-head text-[1.1rem] font-semibold ${isMissed ? 'text-off' : ''}`}>{word}</p>
               <p className="text-[13px] text-mute">like {nearestLandmark(state.flow.resistancePa)}</p>

@@ -11,6 +11,7 @@ import { BlendSheet } from './blend-sheet';
 import { CompareSheet } from './compare-sheet';
 import { NutritionSheet } from './nutrition-sheet';
 import type { OpenSheet } from './open-sheet';
+import { PourSheet } from './pour-sheet';
 import { SwapSheet } from './swap-sheet';
 import { TagsSheet } from './tags-sheet';
 import { TargetsSheet } from './targets-sheet';
@@ -29,11 +30,9 @@ export function BenchSheets({ bench, sheet, onAdded }: Props) {
   const { draft, predicted, edit } = bench.formula;
   const close = () => bench.setSheet(undefined);
   if (typeof sheet === 'object') {
-    return 'swap' in sheet ? (
-      <Swap bench={bench} rowKey={sheet.swap} close={close} />
-    ) : (
-      <Blend bench={bench} rowKey={sheet.blend} close={close} />
-    );
+    if ('swap' in sheet) return <Swap bench={bench} rowKey={sheet.swap} close={close} />;
+    if ('blend' in sheet) return <Blend bench={bench} rowKey={sheet.blend} close={close} />;
+    return predicted && <PourSheet prediction={predicted.prediction} moment={sheet.pour} onClose={close} />;
   }
   switch (sheet) {
     case 'add':

@@ -9,4 +9,6 @@ export type OpenSheet =
   | 'compare'
   | 'tags'
   | { readonly swap: string | undefined }
-  | { readonly blend: string };
+  | { readonly blend: string }
+  /** the moment it is poured at */
+  | { readonly pour: string };

@@ -1,0 +1,63 @@
+import { spreadDiameter } from '../flow/ring-spread';
+import type { Spot } from './fill-round';
+import { type GridFilm, gridFilm } from './grid-film';
+import type { FilmFluid } from './mobility';
+
+/** Cells on a side of a picture, and of one that must be quick. */
+export const CELLS = 96;
+export const QUICK_CELLS = 48;
+
+/** The kitchen's plate test: ml let go from a ring of so many mm. */
+export const DROP = { volumeMl: 20, ringMm: 50 } as const;
+/** Flat middle of a plate of 27 cm: what runs past it climbs the rim, and is not followed, m. */
+const PLATE_M = 0.27;
+/** Room beside a drop, for it to run to when the plate is tilted. */
+const ROOM = 1.9;
+
+/**
+ * A drop of 20 ml let go from a ring of 50 mm in the middle of a plate.
+ *
+ * @param seconds s it will be looked at for
+ */
+export function dropOnPlate(fluid: FilmFluid, seconds: number, cells = CELLS): GridFilm {
+  const reach = (spreadDiameter(fluid, DROP.volumeMl, seconds, DROP.ringMm) / 1000) * ROOM;
+  const sizeM = Math.min(Math.max(reach, 1.6e-3 * DROP.ringMm), PLATE_M);
+  const film = gridFilm(fluid, cells, sizeM);
+  film.pour({ x: sizeM / 2, y: sizeM / 2 }, DROP.volumeMl * 1e-6, DROP.ringMm / 2000);
+  return film;
+}
+
+/** Depth of sauce in a pan for a spoon's line, and what the spoon leaves: m. */
+const LAYER = { deepM: 0.008, wideM: 0.014, leavesM: 0.001 } as const;
+
+/** A round pan with sauce in it, level. @param radiusM inside of the pan */
+export function layerInPan(fluid: FilmFluid, radiusM: number, cells = CELLS): GridFilm {
+  const sizeM = 2.04 * radiusM;
+  const film = gridFilm(fluid, cells, sizeM);
+  film.pour({ x: sizeM / 2, y: sizeM / 2 }, Math.PI * radiusM ** 2 * LAYER.deepM, radiusM);
+  return film;
+}
+
+/** Draws a spoon through a film, from one place to another. */
+export function drawSpoon(film: GridFilm, from: Spot, to: Spot): void {
+  film.groove(from, to, LAYER.wideM, LAYER.leavesM);
+}
+
+/** Draws a spoon straight through the middle of a film, over so much of its width. */
+export function drawSpoonAcross(film: GridFilm, part = 0.62): void {
+  const sizeM = film.cells * film.cellM;
+  const [from, to] = [(sizeM * (1 - part)) / 2, (sizeM * (1 + part)) / 2];
+  drawSpoon(film, { x: from, y: sizeM / 2 }, { x: to, y: sizeM / 2 });
+}
+
+/** Part of a spoon's line through the middle that has filled again, 0 to 1. */
+export function lineClosed({ cells, depthM }: GridFilm): number {
+  const middle = depthM[(cells / 2) * cells + cells / 2] ?? 0;
+  return Math.min(Math.max((middle - LAYER.leavesM) / (LAYER.deepM - LAYER.leavesM), 0), 1);
+}
+
+/** Lets a film flow for some seconds, so much at a time: where its front is fast it is followed more finely anyhow. */
+export function flowFor(film: GridFilm, seconds: number, tilt = 0, stepS = 1 / 30): void {
+  const steps = Math.max(1, Math.round(seconds / stepS));
+  for (let i = 0; i < steps; i++) film.step(seconds / steps, tilt);
+}

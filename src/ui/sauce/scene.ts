@@ -1,0 +1,241 @@
+import {
+  BufferAttribute,
+  BufferGeometry,
+  CanvasTexture,
+  CircleGeometry,
+  Color,
+  DirectionalLight,
+  DoubleSide,
+  DynamicDrawUsage,
+  LatheGeometry,
+  type Material,
+  Mesh,
+  MeshBasicMaterial,
+  MeshPhysicalMaterial,
+  MeshStandardMaterial,
+  NeutralToneMapping,
+  PerspectiveCamera,
+  PMREMGenerator,
+  Scene,
+  SRGBColorSpace,
+  Vector2,
+  WebGLRenderer,
+} from 'three';
+import { RoomEnvironment } from 'three/addons/environments/RoomEnvironment.js';
+import type { GridFilm } from '@/core/film/grid-film';
+import { cutSurface, emptySurface, type Surface } from '@/core/film/surface';
+
+/** What a sauce looks like, whatever it does. */
+export interface SauceLook {
+  /** `#4a2318` */
+  readonly colour: string;
+  /** 0-100 */
+  readonly shine: number;
+}
+
+/** What it lies on or in. */
+export type Ground = 'plate' | 'pan';
+
+/** A picture that is drawn when it is asked to be. */
+export interface SauceScene {
+  readonly look: (look: SauceLook) => void;
+  /** tilts ground and sauce together, radians; right side down positive */
+  readonly tilt: (radians: number) => void;
+  /** turns the view, radians from the front */
+  readonly turn: (radians: number) => void;
+  readonly resize: (width: number, height: number) => void;
+  readonly draw: (film: GridFilm) => void;
+  /** gives everything back to the graphics */
+  readonly release: () => void;
+}
+
+/** A plate of 27 cm, flat in its middle; m from its axis, and height. */
+const PLATE = [
+  [0, 0],
+  [0.082, 0],
+  [0.092, 0.0015],
+  [0.104, 0.007],
+  [0.131, 0.0135],
+  [0.135, 0.0145],
+  [0.1345, 0.0128],
+  [0.105, 0.003],
+  [0.07, -0.004],
+  [0, -0.004],
+] as const;
+
+/** The inside radius of the small pan, m. */
+export const PAN_RADIUS_M = 0.06;
+
+const PAN = [
+  [0, -0.0005],
+  [PAN_RADIUS_M, -0.0005],
+  [PAN_RADIUS_M + 0.0015, 0.001],
+  [PAN_RADIUS_M + 0.003, 0.014],
+  [PAN_RADIUS_M + 0.006, 0.015],
+  [PAN_RADIUS_M + 0.0055, 0.013],
+  [PAN_RADIUS_M + 0.004, -0.002],
+  [0, -0.003],
+] as const;
+
+/** Depth at which sauce hides what is under it, m. */
+const COVERS_M = 0.000_35;
+/** Height of the view above the ground, radians. */
+const VIEW_DOWN = Math.PI / 4;
+const GROUND_WHITE = '#e4e2de';
+
+/** How wide each ground is drawn, m. */
+const SPAN_M: Readonly<Record<Ground, number>> = { plate: 0.3, pan: 0.145 };
+
+function bodyOf(ground: Ground): Mesh {
+  const profile = (ground === 'plate' ? PLATE : PAN).map(([radius, height]) => new Vector2(radius, height));
+  const material = new MeshPhysicalMaterial({
+    color: GROUND_WHITE,
+    roughness: 0.6,
+    clearcoat: 0.12,
+    clearcoatRoughness: 0.3,
+    side: DoubleSide,
+  });
+  return new Mesh(new LatheGeometry(profile, 96), material);
+}
+
+/** A soft shadow on the table under a round body. */
+function shadowUnder(radiusM: number): Mesh {
+  const canvas = document.createElement('canvas');
+  canvas.width = 128;
+  canvas.height = 128;
+  const context = canvas.getContext('2d');
+  if (context) {
+    const fade = context.createRadialGradient(64, 64, 34, 64, 64, 64);
+    fade.addColorStop(0, 'rgb(30 40 44 / 0.34)');
+    fade.addColorStop(1, 'rgb(30 40 44 / 0)');
+    context.fillStyle = fade;
+    context.fillRect(0, 0, 128, 128);
+  }
+  const material = new MeshBasicMaterial({ map: new CanvasTexture(canvas), transparent: true, depthWrite: false });
+  const shadow = new Mesh(new CircleGeometry(1.35 * radiusM, 48), material);
+  shadow.rotation.x = -Math.PI / 2;
+  shadow.position.set(0.008, -0.0055, 0.006);
+  return shadow;
+}
+
+/** The sauce as triangles that are cut anew for each picture. */
+function sauceMesh(cells: number) {
+  const surface: Surface = emptySurface(cells);
+  const geometry = new BufferGeometry();
+  const colours = new Float32Array(surface.positions.length);
+  const attribute = (values: Float32Array) => new BufferAttribute(values, 3).setUsage(DynamicDrawUsage);
+  geometry.setAttribute('position', attribute(surface.positions));
+  geometry.setAttribute('normal', attribute(surface.normals));
+  geometry.setAttribute('color', attribute(colours));
+  const material = new MeshPhysicalMaterial({ vertexColors: true, side: DoubleSide });
+  const mesh = new Mesh(geometry, material);
+  mesh.frustumCulled = false;
+  return { surface, geometry, colours, material, mesh };
+}
+
+/** Colours each corner: the sauce's own where it is deep, the ground through it where it is thin. */
+function colourCorners({ depths, corners }: Surface, colours: Float32Array, sauce: Color, ground: Color): void {
+  for (let i = 0; i < corners; i++) {
+    const covers = 1 - Math.exp(-(depths[i] as number) / COVERS_M);
+    colours[3 * i] = ground.r + covers * (sauce.r - ground.r);
+    colours[3 * i + 1] = ground.g + covers * (sauce.g - ground.g);
+    colours[3 * i + 2] = ground.b + covers * (sauce.b - ground.b);
+  }
+}
+
+function releaseMesh(mesh: Mesh): void {
+  mesh.geometry.dispose();
+  for (const material of [mesh.material].flat() as Material[]) {
+    if (material instanceof MeshBasicMaterial || material instanceof MeshStandardMaterial) material.map?.dispose();
+    material.dispose();
+  }
+}
+
+/** Light from a room and one soft lamp on the left. */
+function lit(scene: Scene, renderer: WebGLRenderer) {
+  const generator = new PMREMGenerator(renderer);
+  const room = generator.fromScene(new RoomEnvironment(), 0.05);
+  generator.dispose();
+  scene.environment = room.texture;
+  scene.environmentIntensity = 0.5;
+  const lamp = new DirectionalLight('#fff6ea', 1.1);
+  lamp.position.set(-0.5, 0.8, 0.25);
+  scene.add(lamp);
+  return room;
+}
+
+/**
+ * A picture of sauce on its ground, in true proportions.
+ *
+ * @param canvas it is drawn on
+ * @param cells on a side of the film it draws
+ * @throws where there are no graphics to draw with
+ */
+export function sauceScene(canvas: HTMLCanvasElement, ground: Ground, cells: number): SauceScene {
+  const renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true, preserveDrawingBuffer: true });
+  renderer.outputColorSpace = SRGBColorSpace;
+  renderer.toneMapping = NeutralToneMapping;
+  const scene = new Scene();
+  const room = lit(scene, renderer);
+  const body = bodyOf(ground);
+  const shadow = shadowUnder(ground === 'plate' ? 0.135 : PAN_RADIUS_M);
+  const sauce = sauceMesh(cells);
+  body.add(sauce.mesh);
+  scene.add(shadow, body);
+  const camera = new PerspectiveCamera(26, 1, 0.01, 5);
+  const sauceColour = new Color('#4a2318');
+  const groundColour = new Color(GROUND_WHITE);
+  let [turned, aspect] = [0, 1];
+
+  const aim = () => {
+    // As far away as lets the ground fill the picture, whichever way round it is.
+    const half = Math.tan((camera.fov * Math.PI) / 360);
+    const away = SPAN_M[ground] / (2 * half * Math.min(aspect, 1 / Math.sin(VIEW_DOWN)));
+    camera.aspect = aspect;
+    camera.position.set(
+      away * Math.cos(VIEW_DOWN) * Math.sin(turned),
+      away * Math.sin(VIEW_DOWN),
+      away * Math.cos(VIEW_DOWN) * Math.cos(turned),
+    );
+    camera.lookAt(0, 0, 0);
+    camera.updateProjectionMatrix();
+  };
+  aim();
+
+  return {
+    look: ({ colour, shine }) => {
+      sauceColour.set(colour);
+      sauce.material.clearcoat = shine / 100;
+      sauce.material.clearcoatRoughness = 0.25 * (1 - shine / 100);
+      sauce.material.roughness = 0.55 - (0.4 * shine) / 100;
+    },
+    tilt: (radians) => {
+      body.rotation.z = -radians;
+    },
+    turn: (radians) => {
+      turned = radians;
+      aim();
+    },
+    resize: (width, height) => {
+      renderer.setPixelRatio(Math.min(devicePixelRatio, 2));
+      renderer.setSize(width, height, false);
+      aspect = width / Math.max(height, 1);
+      aim();
+    },
+    draw: (film) => {
+      cutSurface(film, sauce.surface);
+      colourCorners(sauce.surface, sauce.colours, sauceColour, groundColour);
+      for (const name of ['position', 'normal', 'color']) {
+        (sauce.geometry.attributes[name] as BufferAttribute).needsUpdate = true;
+      }
+      sauce.geometry.setDrawRange(0, sauce.surface.corners);
+      renderer.render(scene, camera);
+    },
+    release: () => {
+      for (const mesh of [body, shadow, sauce.mesh]) releaseMesh(mesh);
+      room.dispose();
+      renderer.dispose();
+      renderer.forceContextLoss();
+    },
+  };
+}
