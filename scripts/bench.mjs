@@ -11,6 +11,7 @@ import { inProject, PROJECT, runNode, stop } from './run/project.mjs';
 const USUAL = [
   'core',
   'pan',
+  'film',
   'rescue',
   'impossible',
   'method',

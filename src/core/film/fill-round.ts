@@ -21,24 +21,26 @@ function samplesWithin(dx: number, dy: number, cellM: number, radiusM: number): 
 /**
  * Adds a volume to a round spot of a grid, as deep everywhere; cells on its edge are filled by the part of them that lies within.
  *
- * @param n cells on a side
+ * @param open 1 for each cell where sauce can be, 0 in a wall
  * @param at middle of the spot, m
  * @param volumeM3 m³
  */
 export function fillRound(
   depthM: Float64Array,
-  n: number,
+  open: Uint8Array,
   cellM: number,
   { x, y }: Spot,
   radiusM: number,
   volumeM3: number,
 ): void {
+  const n = Math.sqrt(open.length);
   const onGrid = (cell: number) => Math.min(Math.max(Math.floor(cell / cellM), 0), n - 1);
   const parts = new Map<number, number>();
   let sum = 0;
   for (let row = onGrid(y - radiusM); row <= onGrid(y + radiusM); row++) {
     for (let column = onGrid(x - radiusM); column <= onGrid(x + radiusM); column++) {
-      const within = samplesWithin(column * cellM - x, row * cellM - y, cellM, radiusM);
+      const isOpen = open[row * n + column] === 1;
+      const within = isOpen ? samplesWithin(column * cellM - x, row * cellM - y, cellM, radiusM) : 0;
       if (within > 0) parts.set(row * n + column, within);
       sum += within;
     }

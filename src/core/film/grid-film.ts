@@ -1,5 +1,6 @@
 import { fillRound, type Spot } from './fill-round';
 import { type FilmFluid, type Mobility, mobilityOf } from './mobility';
+import { roundWall } from './round-wall';
 import { solveTridiagonal } from './tridiagonal';
 
 /** The wet edge of a film on a grid is where it is this deep, m. */
@@ -18,6 +19,8 @@ export interface GridFilm {
   readonly cellM: number;
   /** m of depth by cell, `y * cells + x`; the same array at each step */
   readonly depthM: Float64Array;
+  /** cells of a round wall that touch what is within it, each with its neighbour inside: a picture carries the sauce on to the wall; none without one */
+  readonly wall: readonly (readonly [wall: number, inside: number])[];
   /** s that have passed */
   readonly seconds: number;
   /**
@@ -34,7 +37,7 @@ export interface GridFilm {
   readonly pour: (at: Spot, volumeM3: number, radiusM: number) => void;
   /** Leaves no more than a depth (m) within a width (m) along a line: what a spoon takes is gone. */
   readonly groove: (from: Spot, to: Spot, widthM: number, leavesM: number) => void;
-  /** What was written into `depthM` counts from here on. */
+  /** What was written into `depthM` counts from here on; nothing lies in the wall. */
   readonly touch: () => void;
   readonly volumeM3: () => number;
 }
@@ -46,6 +49,8 @@ interface Grid {
   readonly depthM: Float64Array;
   /** the depths before a step, which share out what the tilt carries */
   readonly before: Float64Array;
+  /** 1 where sauce can be, 0 in a wall */
+  readonly open: Uint8Array;
   /** mobility on the face before each cell, along x and along y */
   readonly faceX: Float64Array;
   readonly faceY: Float64Array;
@@ -54,7 +59,7 @@ interface Grid {
   readonly box: { left: number; top: number; end: number; bottom: number };
 }
 
-function emptyGrid(n: number, cellM: number): Grid {
+function emptyGrid(n: number, cellM: number, open: Uint8Array): Grid {
   const all = () => new Float64Array(n * n);
   const one = () => new Float64Array(n);
   return {
@@ -62,6 +67,7 @@ function emptyGrid(n: number, cellM: number): Grid {
     cellM,
     depthM: all(),
     before: all(),
+    open,
     faceX: all(),
     faceY: all(),
     line: { lower: one(), diagonal: one(), upper: one(), right: one(), solution: one() },
@@ -97,6 +103,13 @@ function findBox(grid: Grid, { left, top, end, bottom }: Grid['box']): void {
   box.bottom = Math.min(b + 2, n);
 }
 
+/** How much deeper it is on one side of a cell than on the other, twice a cell apart; a wall stands as high as the cell. */
+function riseAt(depthM: Float64Array, open: Uint8Array, k: number, up: number, down: number): number {
+  const after = open[k + down] === 0 ? k : k + down;
+  const before = open[k - up] === 0 ? k : k - up;
+  return (depthM[after] as number) - (depthM[before] as number);
+}
+
 /**
  * Mobility on the faces before the cells of one line, from the depths as they stand.
  *
@@ -106,7 +119,7 @@ function findBox(grid: Grid, { left, top, end, bottom }: Grid['box']): void {
  * @returns the fastest front on the line, m/s
  */
 function facesOfLine(
-  { depthM, cellM }: Grid,
+  { depthM, cellM, open }: Grid,
   flows: Mobility,
   into: Float64Array,
   line: {
@@ -125,14 +138,13 @@ function facesOfLine(
   for (let i = 0, k = line.k; i < count; i++, k += ahead) {
     const here = depthM[k] as number;
     const before = depthM[k - ahead] as number;
-    if (here + before <= 2 * TRACE_M) {
+    if (here + before <= 2 * TRACE_M || open[k] === 0 || open[k - ahead] === 0) {
       into[k] = 0;
       continue;
     }
     const along = (here - before) * perCell - tilt;
-    const rise = (depthM[k + down] as number) - (depthM[k - up] as number);
-    const riseBefore = (depthM[k - ahead + down] as number) - (depthM[k - ahead - up] as number);
-    const aside = 0.25 * (rise + riseBefore) * perCell - tiltAside;
+    const aside =
+      0.25 * (riseAt(depthM, open, k, up, down) + riseAt(depthM, open, k - ahead, up, down)) * perCell - tiltAside;
     const upwind = along < 0 ? before : here;
     const m = flows(0.5 * upwind + 0.25 * (here + before), Math.sqrt(along * along + aside * aside));
     into[k] = m;
@@ -238,13 +250,18 @@ function cutGroove({ n, cellM, depthM }: Grid, from: Spot, to: Spot, widthM: num
  *
  * @param cells on a side, 8 or more; 96 is a good picture, 32 a quick one
  * @param sizeM m on a side, above 0; its border is a wall
+ * @param roundM inside radius of a round wall about its middle, m; without one the ground is the whole square
  * @see science-film.md sections 1 and 2: lubrication (published), locally one-dimensional splitting
  */
-export function gridFilm(first: FilmFluid, cells: number, sizeM: number): GridFilm {
-  const grid = emptyGrid(cells, sizeM / cells);
+export function gridFilm(first: FilmFluid, cells: number, sizeM: number, roundM = Number.POSITIVE_INFINITY): GridFilm {
+  const { open, wall } = roundWall(cells, sizeM / cells, roundM);
+  const grid = emptyGrid(cells, sizeM / cells, open);
   const { depthM, cellM } = grid;
   const whole = { left: 0, top: 0, end: cells, bottom: cells };
-  const touch = () => findBox(grid, whole);
+  const touch = () => {
+    for (let k = 0; k < cells * cells; k++) if (open[k] === 0) depthM[k] = 0;
+    findBox(grid, whole);
+  };
   let flows = mobilityOf(first);
   let seconds = 0;
   let swapped = false;
@@ -274,6 +291,7 @@ export function gridFilm(first: FilmFluid, cells: number, sizeM: number): GridFi
     cells,
     cellM,
     depthM,
+    wall,
     get seconds() {
       return seconds;
     },
@@ -282,7 +300,7 @@ export function gridFilm(first: FilmFluid, cells: number, sizeM: number): GridFi
       flows = mobilityOf(fluid);
     },
     pour: (at, volumeM3, radiusM) => {
-      fillRound(depthM, cells, cellM, at, radiusM, volumeM3);
+      fillRound(depthM, grid.open, cellM, at, radiusM, volumeM3);
       touch();
     },
     groove: (from, to, widthM, leavesM) => {

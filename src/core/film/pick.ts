@@ -4,7 +4,7 @@ import type { Spot } from './fill-round';
 export type Outline = Float64Array<ArrayBuffer>;
 
 /** A pick as wide as a skewer, m. */
-export const PICK_M = 0.002;
+const PICK_M = 0.002;
 /** How far its drag reaches, in its own widths (J). */
 const REACH = 1.3;
 /** Part of the reach it is moved at a time: areas stay within 1 %. */

@@ -5,7 +5,7 @@ import { solveTridiagonal } from './tridiagonal';
 /** Cells from the middle to the rim of what is looked at. */
 const CELLS = 120;
 /** The wet edge is where the film is this deep, m. */
-export const EDGE_M = 0.000_15;
+const EDGE_M = 0.000_15;
 /** Room beyond where the closed form has it. */
 const ROOM = 1.35;
 /** A step is as long as the front takes for this part of a cell, within its bounds, s. */

@@ -1,5 +1,4 @@
 import { spreadDiameter } from '../flow/ring-spread';
-import type { Spot } from './fill-round';
 import { type GridFilm, gridFilm } from './grid-film';
 import type { FilmFluid } from './mobility';
 
@@ -30,24 +29,25 @@ export function dropOnPlate(fluid: FilmFluid, seconds: number, cells = CELLS): G
 /** Depth of sauce in a pan for a spoon's line, and what the spoon leaves: m. */
 const LAYER = { deepM: 0.008, wideM: 0.014, leavesM: 0.001 } as const;
 
-/** A round pan with sauce in it, level. @param radiusM inside of the pan */
-export function layerInPan(fluid: FilmFluid, radiusM: number, cells = CELLS): GridFilm {
-  const sizeM = 2.04 * radiusM;
-  const film = gridFilm(fluid, cells, sizeM);
-  film.pour({ x: sizeM / 2, y: sizeM / 2 }, Math.PI * radiusM ** 2 * LAYER.deepM, radiusM);
-  return film;
-}
+/** Inside radius of the pan a spoon's line is drawn in, m. */
+export const PAN_RADIUS_M = 0.06;
 
-/** Draws a spoon through a film, from one place to another. */
-export function drawSpoon(film: GridFilm, from: Spot, to: Spot): void {
-  film.groove(from, to, LAYER.wideM, LAYER.leavesM);
+/** A round pan with sauce in it, level. */
+export function layerInPan(fluid: FilmFluid, cells = CELLS): GridFilm {
+  const radiusM = PAN_RADIUS_M;
+  const sizeM = 2.16 * radiusM;
+  const film = gridFilm(fluid, cells, sizeM, radiusM);
+  // Level everywhere within its wall.
+  film.depthM.fill(LAYER.deepM);
+  film.touch();
+  return film;
 }
 
 /** Draws a spoon straight through the middle of a film, over so much of its width. */
 export function drawSpoonAcross(film: GridFilm, part = 0.62): void {
   const sizeM = film.cells * film.cellM;
   const [from, to] = [(sizeM * (1 - part)) / 2, (sizeM * (1 + part)) / 2];
-  drawSpoon(film, { x: from, y: sizeM / 2 }, { x: to, y: sizeM / 2 });
+  film.groove({ x: from, y: sizeM / 2 }, { x: to, y: sizeM / 2 }, LAYER.wideM, LAYER.leavesM);
 }
 
 /** Part of a spoon's line through the middle that has filled again, 0 to 1. */

@@ -133,10 +133,12 @@ function write({ positions, normals, depths }: Surface, at: number, from: number
 }
 
 /** Works out how wet the ground is round each cell, and how high the surface is drawn there. */
-function readFilm({ wet, height, spare }: Surface, { cells: n, depthM }: GridFilm): void {
-  for (let k = 0; k < n * n; k++) wet[k] = (depthM[k] as number) >= WET_M ? 1 : 0;
-  smooth(wet, spare, n, WET_PASSES);
+function readFilm({ wet, height, spare }: Surface, { cells: n, depthM, wall }: GridFilm): void {
   height.set(depthM);
+  // Sauce lies against the wall: it is drawn on into it.
+  for (const [k, inside] of wall) height[k] = depthM[inside] as number;
+  for (let k = 0; k < n * n; k++) wet[k] = (height[k] as number) >= WET_M ? 1 : 0;
+  smooth(wet, spare, n, WET_PASSES);
   smooth(height, spare, n, DEPTH_PASSES);
   // Its colour goes by the sauce that is there, not by the rim it is drawn with.
   spare.set(height);

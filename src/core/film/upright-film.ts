@@ -2,7 +2,7 @@ import { GRAVITY } from '../gravity';
 import { DEEPEST_M, type FilmFluid, mobilityOf } from './mobility';
 
 /** A drip is about as wide as this, m (J). */
-export const DRIP_M = 0.009;
+const DRIP_M = 0.009;
 /** A film thinner than this is a stain, m: what runs leaves at least so much behind. */
 const LEAST_FILM_M = 0.000_15;
 

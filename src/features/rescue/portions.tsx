@@ -1,4 +1,5 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { recordOf } from '@/core/keys-of';
 import type { RingRead } from '@/core/learn/ring-residual';
 import { compositionVector } from '@/core/matter/components';
 import { roundToScale } from '@/core/matter/scale-rounding';
@@ -8,14 +9,18 @@ import type { CauseShare } from '@/core/rescue/causes';
 import type { NextPortion } from '@/core/rescue/portion';
 import type { Sign } from '@/core/rescue/signs';
 import type { Ingredient } from '@/formats/ingredient';
+import { panLooksLike, seenFluids } from '@/kitchen/cook/seen-fluids';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { FLOW_CAUSE_WORDS, LOOK_WORDS, putInSentences, SEEN_WORDS } from '@/kitchen/words/rescue-words';
 import { Button } from '@/ui/button';
 import { celsius, percent, weight } from '@/ui/format';
 import { behaviour } from '@/ui/landmarks';
 import { RingEntry } from '@/ui/ring-entry';
+import { SauceStill } from '@/ui/sauce/sauce-still';
+import type { StillOf } from '@/ui/sauce/stills';
 import { AdditiveTable } from './additive-table';
 import { Becomes } from './becomes';
+import { SignPicture } from './sign-picture';
 import { useRescue } from './use-rescue';
 import type { RescuedPan } from './use-rescued-pan';
 import { WentIn } from './went-in';
@@ -119,6 +124,9 @@ function WhatHappened({ causes, isForGood }: { causes: readonly CauseShare[]; is
   );
 }
 
+/** s after a spoon was drawn through the pan, in the pictures of how it looks. */
+const LINE_S = 3;
+
 /** How it looks now: by eye, or by a ring. */
 function LookNow({
   rescue,
@@ -132,6 +140,11 @@ function LookNow({
   /** it looked right, and is so by what is believed; nothing where nobody looked yet */
   chance: number | undefined;
 }) {
+  const { pan: mended, goal } = rescue;
+  const stills = useMemo(() => {
+    const [fluids, look] = [seenFluids(mended, goal.band), panLooksLike(mended)];
+    return recordOf(SEEN, (seen): StillOf => ({ kind: 'line', fluid: fluids[seen], look, seconds: LINE_S }));
+  }, [mended, goal.band]);
   return (
     <>
       <h2 className="text-[1.3rem]">
@@ -146,7 +159,10 @@ function LookNow({
       <p className="text-mute">{LOOK_WORDS[when]}</p>
       <div className="mt-3 grid grid-cols-2 gap-2 md:grid-cols-5">
         {SEEN.map((seen) => (
-          <Button key={seen} className="min-h-16 text-[17px]" onClick={() => rescue.look(seen)}>
+          <Button key={seen} className="!block min-h-16 !p-1 !pb-2 text-[17px]" onClick={() => rescue.look(seen)}>
+            {when === 'warm' && (
+              <SauceStill of={stills[seen]} name="" flat={<SignPicture of="plain" />} className="mb-1" />
+            )}
             {SEEN_WORDS[seen]}
           </Button>
         ))}

@@ -23,6 +23,7 @@ import {
 } from 'three';
 import { RoomEnvironment } from 'three/addons/environments/RoomEnvironment.js';
 import type { GridFilm } from '@/core/film/grid-film';
+import { PAN_RADIUS_M } from '@/core/film/scenes';
 import { cutSurface, emptySurface, type Surface } from '@/core/film/surface';
 
 /** What a sauce looks like, whatever it does. */
@@ -63,9 +64,6 @@ const PLATE = [
   [0, -0.004],
 ] as const;
 
-/** The inside radius of the small pan, m. */
-export const PAN_RADIUS_M = 0.06;
-
 const PAN = [
   [0, -0.0005],
   [PAN_RADIUS_M, -0.0005],
@@ -85,6 +83,9 @@ const GROUND_WHITE = '#e4e2de';
 
 /** How wide each ground is drawn, m. */
 const SPAN_M: Readonly<Record<Ground, number>> = { plate: 0.3, pan: 0.145 };
+
+/** Radius on which each ground rests when it is tilted, m. */
+const REST_M: Readonly<Record<Ground, number>> = { plate: 0.135, pan: PAN_RADIUS_M };
 
 function bodyOf(ground: Ground): Mesh {
   const profile = (ground === 'plate' ? PLATE : PAN).map(([radius, height]) => new Vector2(radius, height));
@@ -178,7 +179,7 @@ export function sauceScene(canvas: HTMLCanvasElement, ground: Ground, cells: num
   const scene = new Scene();
   const room = lit(scene, renderer);
   const body = bodyOf(ground);
-  const shadow = shadowUnder(ground === 'plate' ? 0.135 : PAN_RADIUS_M);
+  const shadow = shadowUnder(REST_M[ground]);
   const sauce = sauceMesh(cells);
   body.add(sauce.mesh);
   scene.add(shadow, body);
@@ -194,10 +195,10 @@ export function sauceScene(canvas: HTMLCanvasElement, ground: Ground, cells: num
     camera.aspect = aspect;
     camera.position.set(
       away * Math.cos(VIEW_DOWN) * Math.sin(turned),
-      away * Math.sin(VIEW_DOWN),
+      away * Math.sin(VIEW_DOWN) + body.position.y,
       away * Math.cos(VIEW_DOWN) * Math.cos(turned),
     );
-    camera.lookAt(0, 0, 0);
+    camera.lookAt(0, body.position.y, 0);
     camera.updateProjectionMatrix();
   };
   aim();
@@ -211,6 +212,9 @@ export function sauceScene(canvas: HTMLCanvasElement, ground: Ground, cells: num
     },
     tilt: (radians) => {
       body.rotation.z = -radians;
+      // Its lower rim stays on the table.
+      body.position.y = REST_M[ground] * Math.abs(Math.sin(radians));
+      aim();
     },
     turn: (radians) => {
       turned = radians;

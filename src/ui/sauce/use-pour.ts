@@ -8,7 +8,7 @@ import { useFrames } from './use-frames';
 import type { SceneState } from './use-scene';
 
 /** How long a pour is watched, s. */
-export const WATCHED_S = 30;
+const WATCHED_S = 30;
 /** The film is stepped no coarser than this, s. */
 const STEP_S = 1 / 30;
 /** Where nobody watches it flow, s at a time. */

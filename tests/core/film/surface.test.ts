@@ -59,7 +59,7 @@ describe('the surface that is drawn', () => {
 
 describe('a spoon’s line in a pan', () => {
   const closed = (eta: number, ty: number, seconds: number) => {
-    const film = layerInPan(fluid(eta, ty), 0.06, 48);
+    const film = layerInPan(fluid(eta, ty), 48);
     drawSpoonAcross(film);
     flowFor(film, seconds);
     return lineClosed(film);
@@ -73,7 +73,7 @@ describe('a spoon’s line in a pan', () => {
   });
 
   it('closes no less with time', () => {
-    const film = layerInPan(fluid(0.8, 4), 0.06, 48);
+    const film = layerInPan(fluid(0.8, 4), 48);
     drawSpoonAcross(film);
     let before = 0;
     for (let s = 0; s < 20; s++) {
@@ -81,5 +81,21 @@ describe('a spoon’s line in a pan', () => {
       expect(lineClosed(film)).toBeGreaterThanOrEqual(before - 0.01);
       before = lineClosed(film);
     }
+  });
+});
+
+describe('a round pan', () => {
+  it('holds what is in it, level at rest and tilted', () => {
+    const film = layerInPan(fluid(0.2, 0.5), 48);
+    const volume = film.volumeM3();
+    const before = Float64Array.from(film.depthM);
+    flowFor(film, 2);
+    expect(film.depthM).toEqual(before);
+    flowFor(film, 2, 0.3);
+    expect(film.volumeM3() / volume).toBeCloseTo(1, 9);
+    for (const [wall] of film.wall) expect(film.depthM[wall]).toBe(0);
+    const half = (side: (x: number) => boolean) =>
+      film.depthM.reduce((sum, h, k) => sum + (side((k % 48) - 23.5) ? h : 0), 0);
+    expect(half((x) => x > 0)).toBeGreaterThan(1.2 * half((x) => x < 0));
   });
 });

@@ -3,27 +3,19 @@ import { spreadDiameter } from '@/core/flow/ring-spread';
 import { firstDoubt } from '@/core/predict/first-doubt';
 import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
 import { chocolateColour } from '@/core/shine/colour';
+import { fluidOf } from '@/kitchen/method/pan-fluid';
 import { millimetres } from '@/ui/format';
 import { momentTitle } from '@/ui/moment-words';
 import { Puddle } from '@/ui/puddle';
 import { PourPicture } from '@/ui/sauce/pour-picture';
 import { Sheet } from '@/ui/sheet';
 
-/** The sauce as the film knows it. */
-function fluidOf({ state: { flow } }: MomentReading, { densityKgM3 }: Prediction) {
-  return {
-    yieldStressPa: flow.yieldStressPa,
-    plasticViscosityPaS: flow.plasticViscosityPaS,
-    densityKgM3,
-  };
-}
-
 /** How wide 20 ml run after 30 s: as predicted, and at both ends of what eight batches in ten do; mm, the thin end first. */
 function spreads(
   prediction: Prediction,
   reading: MomentReading,
 ): readonly [thin: number, middle: number, thick: number] {
-  const fluid = fluidOf(reading, prediction);
+  const fluid = fluidOf(reading.state);
   const { flow } = reading.state;
   const viscosity = firstDoubt(prediction, reading, 'apparentViscosityPaS', flow.apparentViscosityPaS);
   const yieldPa = firstDoubt(prediction, reading, 'yieldStressPa', flow.yieldStressPa);
@@ -53,7 +45,7 @@ export function PourSheet({
   onClose: () => void;
 }) {
   const reading = prediction.moments.find((each) => each.moment.name === moment);
-  const fluid = useMemo(() => reading && fluidOf(reading, prediction), [reading, prediction]);
+  const fluid = useMemo(() => reading && fluidOf(reading.state), [reading, prediction]);
   const colour = chocolateColour(prediction.batch.mixture);
   const shine = reading?.state.shine ?? 0;
   const look = useMemo(() => ({ colour, shine }), [colour, shine]);

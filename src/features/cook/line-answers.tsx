@@ -1,0 +1,66 @@
+import { useMemo } from 'react';
+import { prepareBatch } from '@/core/predict/state';
+import { chocolateColour } from '@/core/shine/colour';
+import { panSurface, thicker } from '@/kitchen/method/pan-fluid';
+import { CHECK_WORDS } from '@/kitchen/words/check-words';
+import { celsius } from '@/ui/format';
+import { SauceStill } from '@/ui/sauce/sauce-still';
+import type { StillOf } from '@/ui/sauce/stills';
+import { CheckPicture } from './check-picture';
+import type { Cook } from './use-cook';
+
+/** How much thicker or thinner what is called so is drawn (J): three times is seen at once. */
+const TIMES = 3;
+/** s after the spoon was drawn through it. */
+const AFTER_S = 3;
+
+/** The spoon's line as it should be in this pan, with too thin and too thick beside it: what is seen is tapped. */
+export function LineAnswers({
+  cook,
+  place,
+  chosen,
+  onChoose,
+}: {
+  cook: Cook;
+  place: number;
+  /** the answer that was given */
+  chosen: 'good' | 'bitThin' | 'bitThick' | undefined;
+  onChoose: (answer: 'good' | 'bitThin' | 'bitThick') => void;
+}) {
+  const { followed } = cook.cooked.method;
+  const end = followed[place]?.end;
+  const { process } = cook.cooked.formula;
+  const stills = useMemo(() => {
+    if (!end) return undefined;
+    const { fluid, shine } = panSurface(end, process);
+    const look = { colour: chocolateColour(prepareBatch(end.liquid, process).mixture), shine };
+    const at = (times: number): StillOf => ({ kind: 'line', fluid: thicker(fluid, times), look, seconds: AFTER_S });
+    return { bitThin: at(1 / TIMES), good: at(1), bitThick: at(TIMES) };
+  }, [end, process]);
+  if (!end || !stills) return null;
+  const { good, bad } = CHECK_WORDS.coats;
+  const words = { bitThin: bad[0]?.[0] ?? '', good, bitThick: bad[1]?.[0] ?? '' };
+  return (
+    <div data-testid="line-answers">
+      <p className="text-[14.5px] text-mute">
+        A spoon’s line in this pan after {AFTER_S} s, at {celsius(Math.round(end.temperatureC))}. Tap what you see.
+      </p>
+      <ul className="mt-2 grid grid-cols-3 gap-2">
+        {(['bitThin', 'good', 'bitThick'] as const).map((answer) => (
+          <li key={answer}>
+            <button
+              type="button"
+              aria-pressed={chosen === answer}
+              onClick={() => onChoose(answer)}
+              className="block w-full rounded-xl border-2 border-rule bg-field p-1 pb-2 text-center font-semibold text-[16px] leading-tight hover:border-mute aria-pressed:border-enamel aria-pressed:bg-enamel-wash"
+            >
+              <SauceStill of={stills[answer]} name="" flat={<CheckPicture check="coats" />} className="mb-1.5" />
+              {words[answer]}
+            </button>
+          </li>
+        ))}
+      </ul>
+      <p className="mt-1 text-[13px] text-mute">Calculated for this batch. Your eye decides.</p>
+    </div>
+  );
+}

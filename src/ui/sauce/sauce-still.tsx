@@ -1,0 +1,45 @@
+'use client';
+
+import { type ReactNode, useEffect, useState } from 'react';
+import type { StillOf } from './stills';
+
+/** A still of a sauce; until it is drawn, and where it cannot be, a flat drawing stands in its place. */
+export function SauceStill({
+  of,
+  name,
+  flat,
+  className = '',
+}: {
+  of: StillOf;
+  /** what is seen, for who does not see it; empty where the words beside it say so */
+  name: string;
+  flat: ReactNode;
+  className?: string;
+}) {
+  const [drawn, setDrawn] = useState<{ readonly of: StillOf; readonly url: string } | undefined>();
+  useEffect(() => {
+    let here = true;
+    import('./stills')
+      .then(({ stillOf }) => stillOf(of))
+      .then((url) => here && setDrawn({ of, url }))
+      .catch(() => {
+        // No graphics: the flat drawing stays.
+      });
+    return () => {
+      here = false;
+    };
+  }, [of]);
+  return (
+    <span
+      className={`relative block aspect-[3/2] overflow-hidden rounded-lg bg-bench ${className}`}
+      data-still={drawn ? 'drawn' : 'flat'}
+    >
+      {drawn ? (
+        // biome-ignore lint/performance/noImgElement: a picture made on this tablet, as it is
+        <img src={drawn.url} alt={name} className="size-full object-cover" />
+      ) : (
+        <span className="flex size-full items-center justify-center">{flat}</span>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,118 @@
+import type { Page } from '@playwright/test';
+import { expect, expectAccessible, openFormula, test } from './kitchen';
+
+/** Graphics worked out by the processor: slow, and the same everywhere. */
+const GRAPHICS = ['--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--ignore-gpu-blocklist'];
+
+/** Opens the pour of a moment and waits until its 30 s are over. */
+async function pourOut(page: Page, moment: RegExp) {
+  await page.getByRole('button', { name: moment }).click();
+  const picture = page.getByTestId('pour-picture');
+  await expect(picture).not.toHaveAttribute('data-picture', 'coming');
+  await page.getByRole('button', { name: 'Show 30 s at once' }).click();
+  await expect(page.getByTestId('pour-says')).toContainText(/^30 s after the ring is lifted: \d+\smm across/);
+  return picture;
+}
+
+test.describe('without graphics', () => {
+  test('the pour is drawn flat, with the figure of the strip, and told', async ({ page, silent }) => {
+    await openFormula(page);
+    const strip = page.locator('[data-moment=pour]');
+    const figure = /(\d+)\smm/.exec((await strip.textContent()) ?? '')?.[1];
+    const picture = await pourOut(page, /^At the pour: spreads to .* Pour it$/);
+    await expect(picture).toHaveAttribute('data-picture', 'none');
+    await expect(page.getByTestId('pour-says')).toContainText(`${figure}`);
+    await expect(page.getByRole('region', { name: 'It could be this, or this' }).getByRole('img')).toHaveCount(3);
+    await expectAccessible(page);
+    expect(silent).toEqual([]);
+  });
+});
+
+test.describe('with graphics', () => {
+  test.use({
+    launchOptions: async ({ launchOptions }, use) =>
+      use({
+        ...launchOptions,
+        args: [...(launchOptions.args ?? []).filter((each) => each !== '--disable-gpu'), ...GRAPHICS],
+      }),
+  });
+
+  /** Pixels across the widest row of what is dark, and of the plate, on the canvas as it stands. */
+  const widths = (page: Page) =>
+    page
+      .getByTestId('pour-picture')
+      .locator('canvas')
+      .evaluate((canvas) => {
+        const { width, height } = canvas as HTMLCanvasElement;
+        const flat = document.createElement('canvas');
+        flat.width = width;
+        flat.height = height;
+        const context = flat.getContext('2d');
+        context?.drawImage(canvas as HTMLCanvasElement, 0, 0);
+        const { data } = context?.getImageData(0, 0, width, height) ?? { data: new Uint8ClampedArray() };
+        const widest = (is: (r: number, g: number, b: number, a: number) => boolean) => {
+          let most = 0;
+          for (let y = 0; y < height; y++) {
+            let [first, last] = [-1, -1];
+            for (let x = 0; x < width; x++) {
+              const [r = 0, g = 0, b = 0, a = 0] = data.subarray(4 * (y * width + x), 4 * (y * width + x) + 4);
+              if (!is(r, g, b, a)) continue;
+              if (first < 0) first = x;
+              last = x;
+            }
+            most = Math.max(most, last - first + 1);
+          }
+          return most;
+        };
+        return {
+          sauce: widest((r, g, b, a) => a > 200 && r + g + b < 420),
+          plate: widest((_r, _g, _b, a) => a > 250),
+        };
+      });
+
+  test('a drop measures in its pixels what was calculated, runs when it is tilted, and takes a spoon', async ({
+    page,
+    silent,
+  }) => {
+    await openFormula(page);
+    const picture = await pourOut(page, /^At the pour: spreads to .* Pour it$/);
+    await expect(picture).toHaveAttribute('data-picture', 'there');
+    const spread = Number(await picture.getAttribute('data-spread-mm'));
+    const { sauce, plate } = await widths(page);
+    expect(Math.abs((270 * sauce) / plate / spread - 1)).toBeLessThan(0.04);
+    await page.getByLabel('Tilt of the plate').fill('20');
+    await expect.poll(async () => Number(await picture.getAttribute('data-spread-mm'))).not.toBe(spread);
+    await page.getByLabel('Tilt of the plate').fill('0');
+    await page.getByRole('button', { name: 'Draw a spoon through' }).click();
+    await page.getByLabel('Tilt of the plate').focus();
+    await page.keyboard.press('ArrowRight');
+    await expect(page.getByLabel('Tilt of the plate')).toHaveValue('1');
+    const box = await picture.locator('canvas').boundingBox();
+    if (!box) throw new Error('no picture');
+    await page.mouse.move(box.x + 200, box.y + 100);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 320, box.y + 100);
+    await page.mouse.up();
+    await picture.locator('canvas').dblclick();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Close' }).click();
+    await expect(picture).toHaveCount(0);
+    expect(silent).toEqual([]);
+  });
+
+  test('pictures of a pan are drawn once and kept', async ({ page, silent }) => {
+    const id = await openFormula(page, { name: 'Weir pictures' });
+    await page.goto(`/rescue?formula=${id}&sign=bitThick`);
+    await page.getByRole('button', { name: 'It is in' }).first().click();
+    const drawn = page.locator('[data-still=drawn]');
+    await expect(drawn).toHaveCount(5, { timeout: 60_000 });
+    const first = await drawn.first().locator('img').getAttribute('src');
+    expect(first).toMatch(/^data:image\/webp/);
+    await page.reload();
+    await page.getByRole('button', { name: 'It is in' }).first().click();
+    await expect(drawn).toHaveCount(5, { timeout: 60_000 });
+    expect(await drawn.first().locator('img').getAttribute('src')).toBe(first);
+    await expectAccessible(page);
+    expect(silent).toEqual([]);
+  });
+});
