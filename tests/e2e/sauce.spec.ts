@@ -4,6 +4,14 @@ import { expect, expectAccessible, openFormula, test } from './kitchen';
 /** Graphics worked out by the processor: slow, and the same everywhere. */
 const GRAPHICS = ['--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--ignore-gpu-blocklist'];
 
+test.use({
+  launchOptions: async ({ launchOptions }, use) =>
+    use({
+      ...launchOptions,
+      args: [...(launchOptions.args ?? []).filter((each) => each !== '--disable-gpu'), ...GRAPHICS],
+    }),
+});
+
 /** Opens the pour of a moment and waits until its 30 s are over. */
 async function pourOut(page: Page, moment: RegExp) {
   await page.getByRole('button', { name: moment }).click();
@@ -14,8 +22,16 @@ async function pourOut(page: Page, moment: RegExp) {
   return picture;
 }
 
+test.beforeEach(({ page }) => page.addInitScript(() => localStorage.setItem('dark-pour:slow-pictures', 'on')));
+
 test.describe('without graphics', () => {
   test('the pour is drawn flat, with the figure of the strip, and told', async ({ page, silent }) => {
+    await page.addInitScript(() => {
+      const context = HTMLCanvasElement.prototype.getContext;
+      HTMLCanvasElement.prototype.getContext = function (this: HTMLCanvasElement, kind: string, ...rest: unknown[]) {
+        return kind.startsWith('webgl') ? null : (context as (...all: unknown[]) => unknown).call(this, kind, ...rest);
+      } as typeof context;
+    });
     await openFormula(page);
     const strip = page.locator('[data-moment=pour]');
     const figure = /(\d+)\smm/.exec((await strip.textContent()) ?? '')?.[1];
@@ -29,14 +45,6 @@ test.describe('without graphics', () => {
 });
 
 test.describe('with graphics', () => {
-  test.use({
-    launchOptions: async ({ launchOptions }, use) =>
-      use({
-        ...launchOptions,
-        args: [...(launchOptions.args ?? []).filter((each) => each !== '--disable-gpu'), ...GRAPHICS],
-      }),
-  });
-
   /** Pixels across the widest row of what is dark, and of the plate, on the canvas as it stands. */
   const widths = (page: Page) =>
     page
@@ -65,7 +73,7 @@ test.describe('with graphics', () => {
           return most;
         };
         return {
-          sauce: widest((r, g, b, a) => a > 200 && r + g + b < 420),
+          sauce: widest((r, g, b, a) => a > 250 && r + g + b < 380 && r > 1.15 * b),
           plate: widest((_r, _g, _b, a) => a > 250),
         };
       });

@@ -50,7 +50,7 @@ export function PourPicture({
           className={`block size-full touch-none ${picture.kind === 'there' ? '' : 'invisible'}`}
           {...turn}
         />
-        {picture.kind === 'none' && (
+        {picture.kind === 'none' && pour.spread > 0 && (
           <div className="absolute inset-0 flex items-center justify-center p-6">
             <Puddle diameterMm={pour.spread} colour={look.colour} shine={look.shine} label={said} className="w-full" />
           </div>

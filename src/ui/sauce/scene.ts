@@ -81,6 +81,42 @@ const COVERS_M = 0.000_35;
 const VIEW_DOWN = Math.PI / 4;
 const GROUND_WHITE = '#e4e2de';
 
+/** Whether pictures are drawn here even where the processor has to do it: seconds each. */
+function isSlowAllowed(): boolean {
+  try {
+    return localStorage.getItem('dark-pour:slow-pictures') === 'on';
+  } catch {
+    return false;
+  }
+}
+
+/** Names of what draws without graphics of its own. */
+const BY_PROCESSOR = /swiftshader|llvmpipe|software|basic render/i;
+
+function isByProcessor(context: WebGL2RenderingContext): boolean {
+  const names = context.getExtension('WEBGL_debug_renderer_info');
+  const name = context.getParameter(names ? names.UNMASKED_RENDERER_WEBGL : context.RENDERER);
+  return BY_PROCESSOR.test(String(name));
+}
+
+/** What draws on a canvas. @throws where there are no graphics */
+function rendererOn(canvas: HTMLCanvasElement): WebGLRenderer {
+  const context = canvas.getContext('webgl2', {
+    alpha: true,
+    antialias: true,
+    preserveDrawingBuffer: true,
+  });
+  if (!context) throw new Error('There are no graphics here.');
+  if (isByProcessor(context) && !isSlowAllowed()) {
+    context.getExtension('WEBGL_lose_context')?.loseContext();
+    throw new Error('There are no graphics here but the processor.');
+  }
+  const renderer = new WebGLRenderer({ canvas, context });
+  renderer.outputColorSpace = SRGBColorSpace;
+  renderer.toneMapping = NeutralToneMapping;
+  return renderer;
+}
+
 /** How wide each ground is drawn, m. */
 const SPAN_M: Readonly<Record<Ground, number>> = { plate: 0.3, pan: 0.145 };
 
@@ -173,9 +209,7 @@ function lit(scene: Scene, renderer: WebGLRenderer) {
  * @throws where there are no graphics to draw with
  */
 export function sauceScene(canvas: HTMLCanvasElement, ground: Ground, cells: number): SauceScene {
-  const renderer = new WebGLRenderer({ canvas, antialias: true, alpha: true, preserveDrawingBuffer: true });
-  renderer.outputColorSpace = SRGBColorSpace;
-  renderer.toneMapping = NeutralToneMapping;
+  const renderer = rendererOn(canvas);
   const scene = new Scene();
   const room = lit(scene, renderer);
   const body = bodyOf(ground);
