@@ -1,5 +1,7 @@
 import { MAX_LENGTH, readAmount } from './amount';
 import { foldWords } from './fold-words';
+import { plainLines } from './plain-line';
+import { spokenAmount } from './spoken-amount';
 
 /** A recipe's text, sorted: what it is called, what goes in, what is done. */
 export interface RecipeLines {
@@ -110,7 +112,8 @@ interface Line {
 
 const lineOf = (text: string): Line => ({
   text,
-  hasAmount: readAmount(text, 'either') !== undefined,
+  // A sum that cannot be is an amount all the same: it is asked about, never a title.
+  hasAmount: readAmount(spokenAmount(text), 'either') !== undefined || /^\d+\/\d/.test(text),
   words: foldWords(text).split(' '),
 });
 
@@ -136,10 +139,7 @@ const isShortAmount = ({ text, hasAmount, words: said }: Line) =>
  * @param text lines; bullets and empty lines are passed over
  */
 export function sortRecipe(text: string): RecipeLines {
-  const written = text
-    .split(/\r?\n/)
-    .map((line) => line.trim().replace(/^[-*•–]\s*/, ''))
-    .filter((line) => line !== '');
+  const written = plainLines(text);
   // More lines than any recipe has, or longer ones, are left to be asked about as they stand.
   if (written.length > MOST_LINES || written.some((line) => line.length > MAX_LENGTH)) {
     return { title: '', ingredients: written, steps: [] };

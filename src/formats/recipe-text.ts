@@ -14,6 +14,7 @@ import { foldWords } from './fold-words';
 import type { Ingredient } from './ingredient';
 import { LONGEST_NAME } from './ingredient';
 import { plainMeaning } from './ingredient-words';
+import { plainLines } from './plain-line';
 import { type RecipeLines, sortRecipe } from './recipe-lines';
 import { spokenAmount } from './spoken-amount';
 
@@ -86,6 +87,33 @@ function likeness({ words, after, unit }: Said, ingredient: Ingredient): number 
   return 0.7 * asked + 0.3 * covered + piece;
 }
 
+/** Part of an ingredient's own words that a line must have to mean it: `flour` is no hazelnut flour. */
+const LEAST_NAMED = 0.6;
+/** Words of which a line says one and an ingredient is the other. */
+const OPPOSITES = [
+  ['light', 'dark'],
+  ['salted', 'unsalted'],
+  ['white', 'dark'],
+  ['milk', 'dark'],
+] as const;
+
+/** Whether a line says one thing and an ingredient is its opposite: light muscovado is not the dark one. */
+function isOpposite({ words, after }: Said, ingredient: Ingredient): boolean {
+  const said = [...words, ...after].map(singular);
+  const theirs = nameWords(ingredient);
+  const only = (list: readonly string[], one: string, other: string) => list.includes(one) && !list.includes(other);
+  return OPPOSITES.some(
+    ([a, b]) => (only(said, a, b) && only(theirs, b, a)) || (only(said, b, a) && only(theirs, a, b)),
+  );
+}
+
+/** Whether a line names an ingredient, and not just its kind. */
+function isNamed({ words, after }: Said, ingredient: Ingredient): boolean {
+  const said = [...words, ...after].map(singular);
+  const theirs = nameWords(ingredient).filter((word) => !isNumber(word));
+  return theirs.filter((word) => said.includes(word)).length >= LEAST_NAMED * theirs.length;
+}
+
 const SURE = 0.7;
 const MARGIN = 0.08;
 const MOST_CANDIDATES = 5;
@@ -118,8 +146,13 @@ function candidatesFor(
     ...new Set([...(plain.sure ? plain.found : []), ...likely.slice(0, 3), ...plain.found, ...likely]),
   ].slice(0, MOST_CANDIDATES);
   if (found.length === 0) return { found: [...forgiving(name)], sure: false };
-  if (plain.sure) return { found, sure: true };
-  const sure = first !== undefined && first.score >= SURE && first.score - (second?.score ?? 0) >= MARGIN;
+  if (plain.sure) return { found, sure: !found[0] || !isOpposite(said, found[0]) };
+  const sure =
+    first !== undefined &&
+    first.score >= SURE &&
+    first.score - (second?.score ?? 0) >= MARGIN &&
+    isNamed(said, first.ingredient) &&
+    !isOpposite(said, first.ingredient);
   return { found, sure };
 }
 
@@ -163,11 +196,15 @@ function askedOf(
   first: Ingredient | undefined,
 ): string | undefined {
   if (row.asks) return row.asks;
+  if (/\bkosher\b/i.test(row.raw) && row.unit !== undefined && isVolume(row.unit)) return KOSHER;
   if (row.amount === undefined) return 'How much of it?';
   if (row.unit === undefined && !(first && pieceIn(row.raw, first))) return `${row.amount} of what?`;
   if (row.unit !== undefined && first && !isUnderstood(row.unit, first)) return `How much is one ${row.unit}?`;
   return undefined;
 }
+
+/** By the spoon a light, flaky kosher salt weighs little more than half of a dense one. */
+const KOSHER = 'Kosher salts differ: a teaspoon is about 2.8 g of a light one, 5 g of a dense one. Which is it?';
 
 /** `100 g + 20 g sugar`: amounts of one unit, added up. What is added in another unit is asked. */
 function readSum(text: string): ReadAmount | undefined {
@@ -216,10 +253,7 @@ const asked = (line: number, raw: string, asks: string): RecipeRow => ({
  */
 export function readRecipeText(text: string, larder: readonly Ingredient[], cups: CupSystem = 'metric'): RecipeRow[] {
   const forgiving = forgivingSearch(larder);
-  const lines = text
-    .split(/\r?\n/)
-    .map((line) => line.trim().replace(/^[-*•–]\s*/, ''))
-    .filter((line) => line !== '');
+  const lines = plainLines(text);
   const rows = lines.slice(0, MAX_LINES).map((raw, i): RecipeRow => {
     if (raw.length > MAX_LENGTH) return asked(i + 1, raw, TOO_LONG);
     const read = readSum(spokenAmount(raw));

@@ -90,6 +90,8 @@ export const FAT_AND_SUGAR_WORDS: readonly NamedWords[] = [
   [
     'sugar-brown-light',
     [
+      'light muscovado',
+      'light muscovado sugar',
       'brown sugar',
       'light brown sugar',
       'brauner zucker',
