@@ -1,8 +1,10 @@
+import type { Allergen } from '@/core/matter/allergens';
 import type { CupSystem } from '@/core/matter/measures';
 import type { Ingredient } from '@/formats/ingredient';
+import { lineAllergens } from '@/formats/line-allergens';
 import { gramsOfRow, type RecipeRow } from '@/formats/recipe-text';
 import { Button } from '@/ui/button';
-import { gramsPlain, weight } from '@/ui/format';
+import { gramsPlain, listed, weight } from '@/ui/format';
 import { IngredientBox } from '@/ui/ingredient/ingredient-box';
 import { gramsRules, measureText } from '@/ui/kitchen-measure';
 import { NumberField } from '@/ui/number-field';
@@ -12,11 +14,15 @@ export interface RecipeAnswer {
   readonly ingredient?: string;
   readonly grams?: number | undefined;
   readonly left?: boolean;
+  /** left out, and used nowhere with it either */
+  readonly isUnused?: boolean;
 }
 
 /** A line with what was said about it. */
 export interface AnsweredRow {
   readonly left: boolean;
+  /** allergens it would bring, while it is left out and nobody said that it is not used */
+  readonly brings: readonly Allergen[];
   readonly ingredient: Ingredient | undefined;
   /** g; nothing while the cook has to say */
   readonly amount: number | undefined;
@@ -32,7 +38,9 @@ export function answeredRow(
   const guess = row.sure || row.asks !== undefined ? row.candidates[0]?.id : undefined;
   const ingredient = ingredients.find(({ id }) => id === (answer.ingredient ?? guess));
   const amount = answer.grams ?? (ingredient && row.asks === undefined ? gramsOfRow(row, ingredient, cups) : undefined);
-  return { left: answer.left ?? false, ingredient, amount };
+  const left = answer.left ?? false;
+  const brings = left && !answer.isUnused ? lineAllergens(row.raw, ingredient) : [];
+  return { left, brings, ingredient, amount };
 }
 
 /** Ways to understand an amount that is asked, the proposed one first. */
@@ -50,7 +58,7 @@ function proposals(row: RecipeRow, ingredient: Ingredient | undefined, cups: Cup
 /** One line of a recipe: what was written, which ingredient, how much; what is doubtful is asked, with proposals. */
 export function RecipeRowView({
   row,
-  answered: { left, ingredient, amount },
+  answered: { left, brings, ingredient, amount },
   isSaid,
   ingredients,
   cups,
@@ -67,7 +75,9 @@ export function RecipeRowView({
   const asks = !left && (!ingredient || amount === undefined);
   const offered = amount === undefined ? proposals(row, ingredient, cups) : [];
   return (
-    <li className={`rounded-lg px-2 py-1 ${asks ? 'bg-near-wash' : ''} ${left ? 'opacity-50' : ''}`}>
+    <li
+      className={`rounded-lg px-2 py-1 ${asks ? 'bg-near-wash' : ''} ${left && brings.length === 0 ? 'opacity-50' : ''}`}
+    >
       <div className="grid grid-cols-[1fr_minmax(0,1.2fr)_112px_auto] items-center gap-3">
         <span className="line-clamp-3 min-w-0 break-words">{row.raw}</span>
         <IngredientBox
@@ -96,6 +106,14 @@ export function RecipeRowView({
           {left ? 'Take it' : 'Leave out'}
         </Button>
       </div>
+      {brings.length > 0 && (
+        <p className="flex flex-wrap items-center gap-2 pt-1.5 pb-1 text-[13.5px] text-near">
+          It brings {listed(brings)}. Left out, no label will tell of it.
+          <Button className="!px-3" onClick={() => onSay({ isUnused: true })}>
+            It is not used
+          </Button>
+        </p>
+      )}
       {asks && row.asks && (
         <p className="flex flex-wrap items-center gap-2 pt-1.5 pb-1 text-[13.5px] text-near">
           {row.asks}

@@ -115,8 +115,8 @@ function useRecipeRows(text: string, ingredients: readonly Ingredient[], cups: C
     answered,
     /** how many rows still need a word */
     open: rows.filter((row, i) => {
-      const { left, ingredient, amount } = answered(row, i);
-      return !left && (!ingredient || amount === undefined || amount > MOST_GRAMS);
+      const { left, brings, ingredient, amount } = answered(row, i);
+      return left ? brings.length > 0 : !ingredient || amount === undefined || amount > MOST_GRAMS;
     }).length,
     isSaid: (i: number) => answers[i]?.grams !== undefined,
     say: (i: number, answer: RecipeAnswer) => setAnswers({ ...answers, [i]: { ...answers[i], ...answer } }),
