@@ -59,6 +59,58 @@ test('hearts on a plate, drawn with a second sauce that is balanced to the first
   expect(silent).toEqual([]);
 });
 
+test('a plate drawn by hand: dots by finger and by keys, a pick through them, taken back', async ({ page, silent }) => {
+  await openFormula(page);
+  await serve(page, 'Weir hand', 'On the plate');
+  const plate = page.getByRole('region', { name: 'On the plate' });
+  await plate.getByLabel('What is drawn').selectOption({ label: 'drawn by hand' });
+  const drawing = plate.getByTestId('plate-drawing');
+  const shapes = () => drawing.locator('path[d$=Z]').evaluateAll((all) => all.map((each) => each.getAttribute('d')));
+  expect(await shapes()).toHaveLength(0);
+  await drawing.scrollIntoViewIfNeeded();
+  const box = await drawing.boundingBox();
+  if (!box) throw new Error('no plate');
+  const at = (x: number, y: number) => [box.x + x * box.width, box.y + y * box.height] as const;
+  await page.mouse.click(...at(0.42, 0.5));
+  await page.mouse.click(...at(0.58, 0.5));
+  await expect.poll(async () => (await shapes()).length).toBe(2);
+  const round = await shapes();
+  const drops = plate.getByText('of the second sauce').locator('..').getByRole('definition');
+  await expect(drops).toHaveText(/\d/);
+  await plate.getByRole('button', { name: 'Pick', exact: true }).click();
+  await page.mouse.move(...at(0.3, 0.5));
+  await page.mouse.down();
+  for (let i = 1; i <= 12; i++) await page.mouse.move(...at(0.3 + 0.035 * i, 0.5));
+  await page.mouse.up();
+  await expect.poll(shapes).not.toEqual(round);
+  await plate.getByRole('button', { name: 'Undo' }).click();
+  await expect.poll(shapes).toEqual(round);
+  // By keys alone: a third dot, and a pick from it upwards.
+  await drawing.focus();
+  for (const key of [
+    'ArrowDown',
+    'ArrowDown',
+    'ArrowDown',
+    'Enter',
+    ' ',
+    'ArrowUp',
+    'ArrowUp',
+    'ArrowUp',
+    'ArrowUp',
+    ' ',
+  ]) {
+    await page.keyboard.press(key);
+  }
+  await expect.poll(async () => (await shapes()).length).toBe(3);
+  const drawn = await shapes();
+  await expectAccessible(page);
+  await page.reload();
+  await expect.poll(shapes).toEqual(drawn);
+  await plate.getByRole('button', { name: 'Clear the plate' }).click();
+  await expect.poll(shapes).toEqual([]);
+  expect(silent).toEqual([]);
+});
+
 test('a board for twelve, with what is fried beside it', async ({ page, silent }) => {
   await serve(page, 'Weir board', 'Board to dip from');
   const board = page.getByRole('region', { name: 'A board to dip from' });

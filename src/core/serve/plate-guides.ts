@@ -2,7 +2,7 @@ import { seededNumbers } from '../random';
 import { discArea, dotVolume, lineVolume } from '../yields/surfaces';
 
 /** What is poured or drawn on a plate. */
-export const PLATE_PATTERNS = ['pool', 'mirror', 'swirl', 'dots', 'line', 'star', 'hearts', 'random'] as const;
+export const PLATE_PATTERNS = ['pool', 'mirror', 'swirl', 'dots', 'line', 'star', 'hearts', 'random', 'own'] as const;
 export type PlatePattern = (typeof PLATE_PATTERNS)[number];
 
 /** cm from the middle of the plate. */
@@ -29,6 +29,14 @@ export interface PlateGuide {
   readonly pouredMl: number;
   readonly drawnMl: number;
 }
+
+/** What a cook draws by hand: dots, and the ways of a pick, in their order; cm from the middle. */
+export interface OwnDrawing {
+  readonly dots: readonly Point[];
+  readonly picks: readonly (readonly Point[])[];
+}
+
+const NOTHING_DRAWN: OwnDrawing = { dots: [], picks: [] };
 
 /** A plate: its flat across (a square one by its side), and what is drawn with. */
 export interface Plate {
@@ -87,6 +95,7 @@ function drawn(
   radiusCm: number,
   drawnMm: number,
   seed: number,
+  own: OwnDrawing,
 ): Pick<PlateGuide, 'strokes' | 'dots' | 'picks'> {
   const stroke = (points: readonly Point[]): Stroke => ({ points, widthMm: drawnMm });
   switch (pattern) {
@@ -128,6 +137,8 @@ function drawn(
       // One drag through all of them makes a wreath of hearts.
       return { strokes: [], dots, picks: [[...ring(0.6 * radiusCm, FINE), polar(0.6 * radiusCm, -Math.PI / 2)]] };
     }
+    case 'own':
+      return { strokes: [], dots: own.dots.map((point) => ({ ...point, acrossMm: drawnMm })), picks: own.picks };
     case 'random':
       return { strokes: [stroke(wander(0.9 * radiusCm, seed))], dots: [], picks: [] };
     default:
@@ -136,22 +147,23 @@ function drawn(
 }
 
 /** Patterns that are drawn into a pool of the first sauce. */
-const ON_A_POOL: ReadonlySet<PlatePattern> = new Set(['pool', 'mirror', 'star', 'hearts']);
+const ON_A_POOL: ReadonlySet<PlatePattern> = new Set(['pool', 'mirror', 'star', 'hearts', 'own']);
 
 /**
  * A guide for a plate, drawn to scale, with what it takes.
  *
  * @param plate 4 to 60 cm of flat
  * @param seed of the pattern that wanders
+ * @param own what is drawn by hand, where the pattern is one's own
  * @returns mL; areas and volumes by closed forms: discs, half-oval lines, half balls
  */
-export function plateGuide(pattern: PlatePattern, plate: Plate, seed = 1): PlateGuide {
+export function plateGuide(pattern: PlatePattern, plate: Plate, seed = 1, own = NOTHING_DRAWN): PlateGuide {
   const { flatCm, isSquare, depthMm, drawnMm } = plate;
   const part = pattern === 'mirror' ? MIRROR_PART : POOL_PART;
   const hasPool = ON_A_POOL.has(pattern);
   const poolCm = hasPool ? part * flatCm : 0;
   const radiusCm = (hasPool ? poolCm : flatCm) / 2;
-  const shapes = drawn(pattern, radiusCm, drawnMm, seed);
+  const shapes = drawn(pattern, radiusCm, drawnMm, seed, own);
   // A mirror follows the plate: a square one fills its square.
   const area = pattern === 'mirror' && isSquare ? poolCm ** 2 : discArea(poolCm);
   const strokesMl = shapes.strokes.reduce((sum, { points, widthMm }) => {

@@ -1,6 +1,7 @@
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { keysOf } from '@/core/keys-of';
 import { type PlatePattern, plateGuide } from '@/core/serve/plate-guides';
+import { plateShapes } from '@/core/serve/plate-shapes';
 import { pourWindow } from '@/core/serve/pour-window';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { Button } from '@/ui/button';
@@ -12,6 +13,8 @@ import { PlateDrawing } from './plate-drawing';
 import { Reheat } from './reheat';
 import { SecondSauce, useSecondSauce } from './second-sauce';
 import { ServingAmounts } from './serving-amounts';
+import { useOwnPlate } from './use-own-plate';
+import { type PlateTool, usePlateHand } from './use-plate-hand';
 import type { Serving } from './use-serving';
 
 const PATTERN_WORDS: Readonly<Record<PlatePattern, string>> = {
@@ -23,6 +26,7 @@ const PATTERN_WORDS: Readonly<Record<PlatePattern, string>> = {
   star: 'drawn star',
   hearts: 'drawn hearts',
   random: 'random swirl',
+  own: 'drawn by hand',
 };
 const SHAPE_WORDS = { round: 'round', square: 'square' } as const;
 
@@ -43,112 +47,223 @@ const ORDER: Readonly<Record<PlatePattern, readonly string[]>> = {
     'Six dots of the second sauce in a ring.',
     'One drag of a pick through the middle of all of them, without lifting it.',
   ],
+  own: [
+    'Pour the pool.',
+    'Dots of the second sauce where they are drawn.',
+    'Drag the pick through them; wipe it after each.',
+  ],
   random: ['Hold the tip a hand above the plate.', 'One stroke, quick at the turns; stop before it thins.'],
 };
 
-/** A plate drawn to scale: how much of what, in which order, how warm. */
-export function PlateView({ id, serving }: { id: string; serving: Serving }) {
+/** A plate while it is asked for: what is drawn on it, by a pattern or by hand, and how it lies in the end. */
+function usePlate() {
   const [pattern, setPattern] = useTyped<PlatePattern>('pattern', 'hearts', keysOf(PATTERN_WORDS));
   const [shape, setShape] = useTyped<keyof typeof SHAPE_WORDS>('shape', 'round', keysOf(SHAPE_WORDS));
   const [asked, setAsked] = useTyped('plate', { flatCm: 18, depthMm: 2, drawnMm: 9 });
   const [seed, setSeed] = useTyped('which swirl', 1);
-  const { prediction, pour, batchG } = serving;
-  const second = useSecondSauce(id, Math.min(pour.temperatureC, 35));
-  const warm = useMemo(() => pourWindow(prediction.batch, pour.temperatureC), [prediction.batch, pour.temperatureC]);
+  const [showsHand, setShowsHand] = useState(false);
+  const [tool, setTool] = useState<PlateTool>('dot');
+  const mine = useOwnPlate();
+  const hand = usePlateHand(tool, asked.flatCm / 2, mine.addDot, mine.addPick);
   const plate = { ...asked, isSquare: shape === 'square' };
-  const guide = plateGuide(pattern, plate, seed);
+  const guide = plateGuide(pattern, plate, seed, mine.own);
+  const drawing = JSON.stringify([guide.strokes, guide.dots, guide.picks]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the guide is made anew each time; what is drawn says whether it is another
+  const shapes = useMemo(() => plateShapes(guide), [drawing]);
+  return {
+    ...{
+      pattern,
+      setPattern,
+      shape,
+      setShape,
+      asked,
+      plate,
+      guide,
+      shapes,
+      mine,
+      tool,
+      setTool,
+      showsHand,
+      setShowsHand,
+    },
+    isOwn: pattern === 'own',
+    hand: pattern === 'own' ? hand : undefined,
+    say: (change: Partial<typeof asked>) => setAsked({ ...asked, ...change }),
+    another: () => setSeed(seed + 1),
+  };
+}
+
+type AskedPlate = ReturnType<typeof usePlate>;
+
+/** What is asked of a plate. */
+function PlateAsked({ on, second }: { on: AskedPlate; second: ReturnType<typeof useSecondSauce> }) {
+  const { asked, guide, isOwn, say } = on;
+  return (
+    <>
+      <Choice label="What is drawn" value={on.pattern} words={PATTERN_WORDS} onChoose={on.setPattern} />
+      <Choice label="Plate" value={on.shape} words={SHAPE_WORDS} onChoose={on.setShape} />
+      <Amount
+        label="Flat of the plate"
+        unit="cm"
+        reach={[4, 60]}
+        value={asked.flatCm}
+        onValue={(flatCm) => say({ flatCm })}
+      />
+      {guide.poolCm > 0 && (
+        <Amount
+          label="Pool so deep"
+          unit="mm"
+          reach={[0.5, 10]}
+          value={asked.depthMm}
+          onValue={(depthMm) => say({ depthMm })}
+        />
+      )}
+      {(guide.strokes.length > 0 || guide.dots.length > 0 || isOwn) && (
+        <Amount
+          label="Lines and dots"
+          unit="mm"
+          reach={[1, 30]}
+          value={asked.drawnMm}
+          onValue={(drawnMm) => say({ drawnMm })}
+        />
+      )}
+      {isOwn && <HandTools tool={on.tool} onTool={on.setTool} mine={on.mine} />}
+      {on.pattern === 'random' && <Button onClick={on.another}>Another one</Button>}
+      {guide.picks.length > 0 && (
+        <label className="flex min-h-11 items-center gap-3">
+          <input
+            type="checkbox"
+            className="size-5 accent-enamel"
+            checked={on.showsHand}
+            onChange={({ target }) => on.setShowsHand(target.checked)}
+          />
+          Show the way of the pick
+        </label>
+      )}
+      {(guide.picks.length > 0 || isOwn) && <SecondSauce second={second} />}
+    </>
+  );
+}
+
+/** How much of what a plate takes, in which order, how warm. */
+function PlateFacts({
+  on: { guide, asked, pattern },
+  serving,
+  second,
+}: {
+  on: AskedPlate;
+  serving: Serving;
+  second: ReturnType<typeof useSecondSauce>;
+}) {
+  const { prediction, pour, batchG } = serving;
+  const warm = useMemo(() => pourWindow(prediction.batch, pour.temperatureC), [prediction.batch, pour.temperatureC]);
   const gramsPerMl = prediction.densityKgM3 / 1000;
   const hasPool = guide.poolCm > 0;
   const firstG = gramsPerMl * (guide.pouredMl + (hasPool ? 0 : guide.drawnMl));
   const secondG = hasPool ? ((second.answer?.densityKgM3 ?? prediction.densityKgM3) / 1000) * guide.drawnMl : 0;
   const plates = firstG > 0 ? Math.floor(batchG / firstG) : 0;
-  const say = (change: Partial<typeof asked>) => setAsked({ ...asked, ...change });
   return (
-    <AskedAnswered
-      name="On the plate"
-      asked={
-        <>
-          <Choice label="What is drawn" value={pattern} words={PATTERN_WORDS} onChoose={setPattern} />
-          <Choice label="Plate" value={shape} words={SHAPE_WORDS} onChoose={setShape} />
-          <Amount
-            label="Flat of the plate"
-            unit="cm"
-            reach={[4, 60]}
-            value={asked.flatCm}
-            onValue={(flatCm) => say({ flatCm })}
-          />
-          {hasPool && (
-            <Amount
-              label="Pool so deep"
-              unit="mm"
-              reach={[0.5, 10]}
-              value={asked.depthMm}
-              onValue={(depthMm) => say({ depthMm })}
-            />
-          )}
-          {(guide.strokes.length > 0 || guide.dots.length > 0) && (
-            <Amount
-              label="Lines and dots"
-              unit="mm"
-              reach={[1, 30]}
-              value={asked.drawnMm}
-              onValue={(drawnMm) => say({ drawnMm })}
-            />
-          )}
-          {pattern === 'random' && <Button onClick={() => setSeed(seed + 1)}>Another one</Button>}
-          {guide.picks.length > 0 && <SecondSauce second={second} />}
-        </>
-      }
-    >
+    <div>
+      <h3 className="font-head text-[1.2rem] font-semibold">{serving.file.name}</h3>
+      <dl className="mt-2">
+        <Fact name="A plate takes">{weight(significant2(firstG))}</Fact>
+        {secondG > 0 && (
+          <Fact name="of the second sauce" note={second.answer?.name}>
+            {weight(significant2(secondG))}
+          </Fact>
+        )}
+        <Fact name="Plates in this batch">{plates}</Fact>
+        <Fact
+          name="How warm"
+          note={`it pours much the same from ${celsius(Math.round(warm.leastC))} to ${celsius(Math.round(warm.mostC))}`}
+        >
+          {celsius(Math.round(pour.temperatureC))}
+        </Fact>
+      </dl>
+      <ol className="mt-3 list-decimal space-y-1 pl-5">
+        {ORDER[pattern].map((step) => (
+          <li key={step}>{step}</li>
+        ))}
+      </ol>
+      {guide.dots.length > 0 && (
+        <p className="mt-2 text-mute">
+          A drop of {millimetres(asked.drawnMm)} is{' '}
+          {significant(gramsPerMl * (Math.PI / 12) * (asked.drawnMm / 10) ** 3)} g.
+        </p>
+      )}
+      <Reheat serving={serving} />
+      <ServingAmounts serving={serving} />
+      <p className="mt-3 text-[13.5px] text-mute">
+        <Contains serving={serving} />
+        {CAUTION_WORDS.reheat} {CAUTION_WORDS.code}
+      </p>
+    </div>
+  );
+}
+
+/** A plate drawn to scale, finished: how much of what, in which order, how warm. */
+export function PlateView({ id, serving }: { id: string; serving: Serving }) {
+  const on = usePlate();
+  const { pattern, plate, shape, asked } = on;
+  const second = useSecondSauce(id, Math.min(serving.pour.temperatureC, 35));
+  return (
+    <AskedAnswered name="On the plate" asked={<PlateAsked on={on} second={second} />}>
       <div className="grid gap-6 lg:grid-cols-[minmax(0,430px)_minmax(0,1fr)]">
         <PlateDrawing
           plate={plate}
-          guide={guide}
+          guide={on.guide}
+          shapes={on.shapes}
+          showsHand={on.showsHand}
+          hand={on.hand}
           fillsSquare={pattern === 'mirror' && plate.isSquare}
           poured={serving.colour}
           drawn={second.answer?.colour ?? '#f2e8d5'}
           label={`${PATTERN_WORDS[pattern]} on a ${SHAPE_WORDS[shape]} plate of ${asked.flatCm} cm, to scale`}
         />
-        <div>
-          <h3 className="font-head text-[1.2rem] font-semibold">{serving.file.name}</h3>
-          <dl className="mt-2">
-            <Fact name="A plate takes">{weight(significant2(firstG))}</Fact>
-            {secondG > 0 && (
-              <Fact name="of the second sauce" note={second.answer?.name}>
-                {weight(significant2(secondG))}
-              </Fact>
-            )}
-            <Fact name="Plates in this batch">{plates}</Fact>
-            <Fact
-              name="How warm"
-              note={`it pours much the same from ${celsius(Math.round(warm.leastC))} to ${celsius(Math.round(warm.mostC))}`}
-            >
-              {celsius(Math.round(pour.temperatureC))}
-            </Fact>
-          </dl>
-          <ol className="mt-3 list-decimal space-y-1 pl-5">
-            {ORDER[pattern].map((step) => (
-              <li key={step}>{step}</li>
-            ))}
-          </ol>
-          {guide.dots.length > 0 && (
-            <p className="mt-2 text-mute">
-              A drop of {millimetres(asked.drawnMm)} is{' '}
-              {significant(gramsPerMl * (Math.PI / 12) * (asked.drawnMm / 10) ** 3)} g.
-            </p>
-          )}
-          <Reheat serving={serving} />
-          <ServingAmounts serving={serving} />
-          <p className="mt-3 text-[13.5px] text-mute">
-            <Contains serving={serving} />
-            {CAUTION_WORDS.reheat} {CAUTION_WORDS.code}
-          </p>
-        </div>
+        <PlateFacts on={on} serving={serving} second={second} />
       </div>
       <p className="mt-4 no-print">
         <Button onClick={() => window.print()}>Print the card for the pass</Button>
       </p>
     </AskedAnswered>
+  );
+}
+
+const TOOL_WORDS: Readonly<Record<PlateTool, string>> = { dot: 'Dots', pick: 'Pick' };
+
+/** What draws by hand, and how it is taken back. */
+function HandTools({
+  tool,
+  onTool,
+  mine,
+}: {
+  tool: PlateTool;
+  onTool: (tool: PlateTool) => void;
+  mine: ReturnType<typeof useOwnPlate>;
+}) {
+  return (
+    <fieldset aria-label="Draw with" className="flex flex-wrap items-center gap-2">
+      {keysOf(TOOL_WORDS).map((each) => (
+        <Button
+          key={each}
+          aria-pressed={tool === each}
+          look={tool === each ? 'primary' : 'quiet'}
+          onClick={() => onTool(each)}
+        >
+          {TOOL_WORDS[each]}
+        </Button>
+      ))}
+      <Button look="bare" disabled={mine.isEmpty} onClick={mine.undo}>
+        Undo
+      </Button>
+      <Button look="bare" disabled={mine.isEmpty} onClick={mine.clear}>
+        Clear the plate
+      </Button>
+      <p className="w-full text-[13.5px] text-mute">
+        Tap for a dot, or drag the pick through. By keys: arrows move, Enter drops a dot, Space sets the pick down and
+        lifts it.
+      </p>
+    </fieldset>
   );
 }
 

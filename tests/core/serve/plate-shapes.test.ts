@@ -1,0 +1,32 @@
+import { describe, expect, it } from 'vitest';
+import { areaOf } from '@/core/film/pick';
+import { PLATE_PATTERNS, plateGuide } from '@/core/serve/plate-guides';
+import { laidShapes, picked, plateShapes } from '@/core/serve/plate-shapes';
+
+const plate = { flatCm: 18, isSquare: false, depthMm: 2, drawnMm: 9 };
+const area = (shapes: readonly Float64Array<ArrayBuffer>[]) => shapes.reduce((sum, shape) => sum + areaOf(shape), 0);
+
+describe('the finished plate', () => {
+  it.each(PLATE_PATTERNS)('%s: a pick moves what is drawn and takes none of it away', (pattern) => {
+    const guide = plateGuide(pattern, plate);
+    const [laid, done] = [laidShapes(guide), plateShapes(guide)];
+    expect(done).toHaveLength(guide.strokes.length + guide.dots.length);
+    if (guide.picks.length === 0) expect(done).toEqual(laid);
+    else {
+      expect(done).not.toEqual(laid);
+      expect(Math.abs(area(done) / area(laid) - 1)).toBeLessThan(0.02);
+    }
+    for (const shape of done) expect(shape.every(Number.isFinite)).toBe(true);
+  });
+
+  it('a drag of one point, or beside everything, moves nothing', () => {
+    const laid = laidShapes(plateGuide('dots', plate));
+    expect(picked(laid, [{ x: 0, y: 0 }])).toEqual(laid);
+    expect(
+      picked(laid, [
+        { x: 20, y: 20 },
+        { x: 22, y: 20 },
+      ]),
+    ).toEqual(laid);
+  });
+});
