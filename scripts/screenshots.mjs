@@ -75,7 +75,8 @@ const PICTURES = [
       await page.goto('/rescue');
       await page.getByRole('button', { name: 'A bit thick' }).click();
       await page.getByLabel('Formula of the pan').selectOption({ label: 'Millrace éclair gloss' });
-      await page.getByRole('button', { name: 'Something else instead' }).click();
+      await page.getByRole('button', { name: 'It is in' }).first().click();
+      await page.locator('[data-still=drawn]').nth(4).waitFor({ timeout: 60_000 });
     },
   },
   { file: 'book', size: DESK, go: (page) => page.goto('/book') },
@@ -132,12 +133,14 @@ const PICTURES = [
     },
   },
   {
-    file: 'day',
+    file: 'pour',
     size: DESK,
     go: async (page) => {
-      await open('Chestnut entremets rosette')(page);
-      await page.keyboard.press('d');
-      await page.getByTestId('day-chart').waitFor();
+      await open('Millrace éclair gloss')(page);
+      await page.getByRole('button', { name: /At the pour: .* Pour it$/ }).click();
+      await page.locator('[data-picture=there]').waitFor();
+      await page.getByRole('button', { name: 'Show 30 s at once' }).click();
+      await page.getByText('30 s after the ring').waitFor();
     },
   },
   {
@@ -177,13 +180,24 @@ for (;;) {
   if (server.exitCode !== null) stop('The demo did not start.');
   await new Promise((resolve) => setTimeout(resolve, 100));
 }
-const browser = await chromium.launch({ executablePath, args: ['--no-sandbox', '--disable-gpu', '--disable-quic'] });
+const browser = await chromium.launch({
+  executablePath,
+  args: [
+    '--no-sandbox',
+    '--disable-quic',
+    '--use-angle=swiftshader',
+    '--enable-unsafe-swiftshader',
+    '--ignore-gpu-blocklist',
+  ],
+});
 try {
   mkdirSync(inProject('docs', 'screenshots'), { recursive: true });
   const wanted = process.argv.slice(2);
   for (const { file, size, go } of PICTURES) {
     if (wanted.length > 0 && !wanted.includes(file)) continue;
     const context = await browser.newContext({ baseURL, viewport: size, reducedMotion: 'reduce' });
+    // The pictures of a sauce are drawn here by the processor.
+    await context.addInitScript(() => localStorage.setItem('dark-pour:slow-pictures', 'on'));
     const page = await context.newPage();
     await go(page);
     // The full drawing of the doubt takes its time.

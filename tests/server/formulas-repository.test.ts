@@ -186,6 +186,20 @@ describe('versions and the archive', () => {
     expect(await removeVersion(kitchen.db, id, second.id)).toBe(false);
   });
 
+  it('of those kept by themselves only the newest twelve stay; what was named stays', async () => {
+    const { id } = await createFormula(kitchen.db, gloss, at(50));
+    await addVersion(kitchen.db, id, { name: 'Named', note: '', file: gloss }, at(51));
+    for (let i = 0; i < 15; i++) {
+      const name = `Before it was balanced ${i}`;
+      await addVersion(kitchen.db, id, { name, note: '', automatic: true, file: gloss }, at(52 + i));
+    }
+    const kept = await listVersions(kitchen.db, id);
+    expect(kept.filter(({ automatic }) => automatic).map(({ name }) => name)).toEqual(
+      Array.from({ length: 12 }, (_, i) => `Before it was balanced ${14 - i}`),
+    );
+    expect(kept.filter(({ automatic }) => !automatic).map(({ name }) => name)).toEqual(['Named']);
+  });
+
   it('put a formula away and take it out again', async () => {
     const { id } = await createFormula(kitchen.db, gloss, at(43));
     expect(await archiveFormula(kitchen.db, id, at(44))).toBe(true);
