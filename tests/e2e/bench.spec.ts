@@ -203,6 +203,10 @@ test('a pasted recipe is matched, doubtful lines are asked, and it becomes a for
   await expect(cream).toHaveValue(/^Double cream/);
   await sheet.getByRole('button', { name: /^1 ½.EL|^1 ½.tbsp/ }).click();
   await sheet.getByRole('button', { name: 'Leave out' }).last().click();
+  // What is left out and would bring an allergen is asked about.
+  await expect(sheet).toContainText('It brings milk.');
+  await expect(sheet.getByRole('button', { name: 'Make it a formula' })).toBeDisabled();
+  await sheet.getByRole('button', { name: 'It is not used' }).click();
   await sheet.getByRole('textbox', { name: 'Name' }).fill('Pasted at the weir');
   await sheet.getByRole('button', { name: 'Make it a formula' }).click();
   await expect(page.getByLabel('Name of the formula')).toHaveValue('Pasted at the weir');
