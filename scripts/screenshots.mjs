@@ -137,7 +137,10 @@ const PICTURES = [
     size: DESK,
     go: async (page) => {
       await open('Millrace éclair gloss')(page);
-      await page.getByRole('button', { name: /At the pour: .* Pour it$/ }).click();
+      await page
+        .getByRole('button', { name: /Pour it$/ })
+        .nth(1)
+        .click();
       await page.locator('[data-picture=there]').waitFor();
       await page.getByRole('button', { name: 'Show 30 s at once' }).click();
       await page.getByText('30 s after the ring').waitFor();
