@@ -42,9 +42,6 @@ export function LineAnswers({
   const words = { bitThin: bad[0]?.[0] ?? '', good, bitThick: bad[1]?.[0] ?? '' };
   return (
     <div data-testid="line-answers">
-      <p className="text-[14.5px] text-mute">
-        A spoon’s line in this pan after {AFTER_S} s, at {celsius(Math.round(end.temperatureC))}. Tap what you see.
-      </p>
       <ul className="mt-2 grid grid-cols-3 gap-2">
         {(['bitThin', 'good', 'bitThick'] as const).map((answer) => (
           <li key={answer}>
@@ -60,7 +57,9 @@ export function LineAnswers({
           </li>
         ))}
       </ul>
-      <p className="mt-1 text-[13px] text-mute">Calculated for this batch. Your eye decides.</p>
+      <p className="mt-1 text-[13px] text-mute">
+        Calculated for this batch at {celsius(Math.round(end.temperatureC))}. Your eye decides.
+      </p>
     </div>
   );
 }

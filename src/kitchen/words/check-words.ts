@@ -34,12 +34,12 @@ export const CHECK_WORDS: Readonly<Record<CheckKind, CheckWords>> = {
     ],
   },
   coats: {
-    ask: 'Does it coat the spoon?',
-    how: 'Draw a finger through the back of the spoon: the line stays.',
-    good: 'The line holds',
+    ask: 'How thick is it?',
+    how: 'Draw a spoon through the pan and wait three seconds. Tap what you see.',
+    good: 'Like this',
     bad: [
-      ['It runs off', 'bitThin'],
-      ['It lies too thick', 'bitThick'],
+      ['Thinner', 'bitThin'],
+      ['Thicker', 'bitThick'],
     ],
   },
   skin: {
