@@ -56,6 +56,21 @@ export function lineClosed({ cells, depthM }: GridFilm): number {
   return Math.min(Math.max((middle - LAYER.leavesM) / (LAYER.deepM - LAYER.leavesM), 0), 1);
 }
 
+/** Cells on a side where only the middle of a line is read. */
+const LINE_CELLS = 32;
+
+/**
+ * Part of a spoon's line through a pan that has closed some seconds later, 0 to 1.
+ *
+ * @param seconds s, above 0
+ */
+export function lineClosedAfter(fluid: FilmFluid, seconds: number): number {
+  const film = layerInPan(fluid, LINE_CELLS);
+  drawSpoonAcross(film);
+  flowFor(film, seconds, 0, 1 / 15);
+  return lineClosed(film);
+}
+
 /** Lets a film flow for some seconds, so much at a time: where its front is fast it is followed more finely anyhow. */
 export function flowFor(film: GridFilm, seconds: number, tilt = 0, stepS = 1 / 30): void {
   const steps = Math.max(1, Math.round(seconds / stepS));

@@ -1,4 +1,5 @@
 import { useMemo } from 'react';
+import { lineClosedAfter } from '@/core/film/scenes';
 import { prepareBatch } from '@/core/predict/state';
 import { chocolateColour } from '@/core/shine/colour';
 import { panSurface, thicker } from '@/kitchen/method/pan-fluid';
@@ -13,6 +14,10 @@ import type { Cook } from './use-cook';
 const TIMES = 3;
 /** s after the spoon was drawn through it. */
 const AFTER_S = 3;
+
+/** What a spoon's line does, for who does not see its picture. */
+const lineWords = (closed: number): string =>
+  closed > 0.85 ? 'the line has closed' : closed > 0.25 ? 'the line is closing' : 'the line stays open';
 
 /** The spoon's line as it should be in this pan, with too thin and too thick beside it: what is seen is tapped. */
 export function LineAnswers({
@@ -35,7 +40,11 @@ export function LineAnswers({
     const { fluid, shine } = panSurface(end, process);
     const look = { colour: chocolateColour(prepareBatch(end.liquid, process).mixture), shine };
     const at = (times: number): StillOf => ({ kind: 'line', fluid: thicker(fluid, times), look, seconds: AFTER_S });
-    return { bitThin: at(1 / TIMES), good: at(1), bitThick: at(TIMES) };
+    const answer = (times: number) => ({
+      still: at(times),
+      says: lineWords(lineClosedAfter(thicker(fluid, times), AFTER_S)),
+    });
+    return { bitThin: answer(1 / TIMES), good: answer(1), bitThick: answer(TIMES) };
   }, [end, process]);
   if (!end || !stills) return null;
   const { good, bad } = CHECK_WORDS.coats;
@@ -51,8 +60,9 @@ export function LineAnswers({
               onClick={() => onChoose(answer)}
               className="block w-full rounded-xl border-2 border-rule bg-field p-1 pb-2 text-center font-semibold text-[16px] leading-tight hover:border-mute aria-pressed:border-enamel aria-pressed:bg-enamel-wash"
             >
-              <SauceStill of={stills[answer]} name="" flat={<CheckPicture check="coats" />} className="mb-1.5" />
+              <SauceStill of={stills[answer].still} name="" flat={<CheckPicture check="coats" />} className="mb-1.5" />
               {words[answer]}
+              <span className="block font-normal text-[13.5px] text-mute">{stills[answer].says}</span>
             </button>
           </li>
         ))}

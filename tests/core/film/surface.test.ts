@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest';
 import { gridFilm } from '@/core/film/grid-film';
-import { DROP, drawSpoonAcross, dropOnPlate, flowFor, layerInPan, lineClosed } from '@/core/film/scenes';
+import {
+  DROP,
+  drawSpoonAcross,
+  dropOnPlate,
+  flowFor,
+  layerInPan,
+  lineClosed,
+  lineClosedAfter,
+} from '@/core/film/scenes';
 import { coveredM2, cutSurface, diameterMm, emptySurface } from '@/core/film/surface';
 import { spreadDiameter } from '@/core/flow/ring-spread';
 
@@ -58,12 +66,7 @@ describe('the surface that is drawn', () => {
 });
 
 describe('a spoon’s line in a pan', () => {
-  const closed = (eta: number, ty: number, seconds: number) => {
-    const film = layerInPan(fluid(eta, ty), 48);
-    drawSpoonAcross(film);
-    flowFor(film, seconds);
-    return lineClosed(film);
-  };
+  const closed = (eta: number, ty: number, seconds: number) => lineClosedAfter(fluid(eta, ty), seconds);
 
   it('closes at once, in some seconds, or stays', () => {
     expect(closed(0.1, 0.3, 1)).toBeGreaterThan(0.6);
