@@ -1,5 +1,5 @@
 import { gridFilm } from '../src/core/film/grid-film';
-import { dot, pickThrough } from '../src/core/film/pick';
+import { pickThrough, roundDot } from '../src/core/film/pick';
 import { roundFilm } from '../src/core/film/round-film';
 import { drawSpoonAcross, dropOnPlate, flowFor, layerInPan } from '../src/core/film/scenes';
 import { cutSurface, emptySurface } from '../src/core/film/surface';
@@ -52,7 +52,7 @@ report('The film, 96 x 96 cells', [
     name: 'a pick through eight dots',
     ms: median(3, () => {
       const at = (angle: number) => ({ x: 0.04 * Math.cos(angle), y: 0.04 * Math.sin(angle) });
-      const dots = Array.from({ length: 8 }, (_, i) => dot(at((Math.PI * i) / 4), 0.005));
+      const dots = Array.from({ length: 8 }, (_, i) => roundDot(at((Math.PI * i) / 4), 0.005));
       pickThrough(
         dots,
         Array.from({ length: 240 }, (_, i) => at((6.5 * i) / 240)),

@@ -204,7 +204,7 @@ function askedOf(
 }
 
 /** By the spoon a light, flaky kosher salt weighs little more than half of a dense one. */
-const KOSHER = 'Kosher salts differ: a teaspoon is about 2.8 g of a light one, 5 g of a dense one. Which is it?';
+const KOSHER = 'Kosher salts differ. A teaspoon is 2.8 g if light, 5 g if dense. Which is it?';
 
 /** `100 g + 20 g sugar`: amounts of one unit, added up. What is added in another unit is asked. */
 function readSum(text: string): ReadAmount | undefined {

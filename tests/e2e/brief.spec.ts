@@ -95,7 +95,7 @@ test('guests, pieces by name and the day it is wanted; what nobody asked for mak
 test('a recipe of one’s own is pasted into a brief and judged beside the rest', async ({ page, silent }) => {
   await newBrief(page);
   await use(page, 'Fondue pot').click();
-  await expect(page.getByText(/warm pot is no fridge/)).toBeVisible();
+  await expect(page.getByText(/Serve a warm pot within/)).toBeVisible();
   await page.getByRole('button', { name: 'Paste a recipe of your own' }).click();
   const sheet = page.getByRole('dialog');
   await sheet.getByRole('textbox').first().fill('200 g dark chocolate 60 %\n200 g whipping cream 35 %');

@@ -18,7 +18,7 @@ const PARTED_M = 0.0005;
 const MOST_POINTS = 20_000;
 
 /** A round dot. */
-export function dot({ x, y }: Spot, radiusM: number): Outline {
+export function roundDot({ x, y }: Spot, radiusM: number): Outline {
   const count = Math.max(12, Math.ceil((2 * Math.PI * radiusM) / APART_M));
   const points = new Float64Array(2 * count);
   for (let i = 0; i < count; i++) {

@@ -1,4 +1,4 @@
-import { dot, type Outline, pickThrough, ribbon } from '../film/pick';
+import { type Outline, pickThrough, ribbon, roundDot } from '../film/pick';
 import type { PlateGuide, Point } from './plate-guides';
 
 const CM = 0.01;
@@ -10,7 +10,7 @@ export function laidShapes({ strokes, dots }: Pick<PlateGuide, 'strokes' | 'dots
     ...strokes.flatMap(({ points, widthMm }) =>
       points.length > 1 ? [ribbon(points.map(metres), widthMm / 1000)] : [],
     ),
-    ...dots.map((each) => dot(metres(each), each.acrossMm / 2000)),
+    ...dots.map((each) => roundDot(metres(each), each.acrossMm / 2000)),
   ];
 }
 
@@ -25,3 +25,18 @@ export const picked = (shapes: readonly Outline[], way: readonly Point[]): Outli
  */
 export const plateShapes = (guide: Pick<PlateGuide, 'strokes' | 'dots' | 'picks'>): Outline[] =>
   guide.picks.reduce<Outline[]>(picked, laidShapes(guide));
+
+/** One thing a hand did on a plate: a dot dropped, or a pick dragged; cm from the middle. */
+export type PlateMark = { readonly dot: Point } | { readonly pick: readonly Point[] };
+
+/**
+ * A plate drawn by hand, mark by mark: a drag moves what lies there already, and nothing that is dropped after it.
+ *
+ * @param acrossMm mm of a dot
+ */
+export const handShapes = (marks: readonly PlateMark[], acrossMm: number): Outline[] =>
+  marks.reduce<Outline[]>(
+    (shapes, mark) =>
+      'dot' in mark ? [...shapes, roundDot(metres(mark.dot), acrossMm / 2000)] : picked(shapes, mark.pick),
+    [],
+  );

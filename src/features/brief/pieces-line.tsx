@@ -1,7 +1,7 @@
 import { forGuests, guestsOf, type Job, pieceOf, withPiece } from '@/core/brief/job';
 import { PIECES, piecesOfUse } from '@/core/uses/pieces';
 import { BRIEF_REACH } from '@/formats/brief';
-import { PIECE_WORDS, thingsOf } from '@/kitchen/words/job-words';
+import { PIECE_NAMES, thingsOf } from '@/kitchen/words/job-words';
 import { InlineNumber } from '@/ui/inline-number';
 import { inlinePlain, inlineRules } from '@/ui/inline-rules';
 import { NumberField } from '@/ui/number-field';
@@ -40,7 +40,7 @@ export function PiecesLine({
               onClick={() => onJob(withPiece(job, key))}
               className="min-h-11 rounded-lg border border-rule bg-sheet px-3 leading-none hover:border-mute aria-pressed:border-enamel aria-pressed:bg-enamel-wash aria-pressed:font-semibold aria-pressed:text-enamel"
             >
-              {PIECE_WORDS[key][1]}
+              {PIECE_NAMES[key][1]}
             </button>
           ))}
         </fieldset>

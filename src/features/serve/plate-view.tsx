@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { keysOf } from '@/core/keys-of';
 import { type PlatePattern, plateGuide } from '@/core/serve/plate-guides';
-import { plateShapes } from '@/core/serve/plate-shapes';
+import { handShapes, plateShapes } from '@/core/serve/plate-shapes';
 import { pourWindow } from '@/core/serve/pour-window';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { Button } from '@/ui/button';
@@ -69,7 +69,10 @@ function usePlate() {
   const guide = plateGuide(pattern, plate, seed, mine.own);
   const drawing = JSON.stringify([guide.strokes, guide.dots, guide.picks]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the guide is made anew each time; what is drawn says whether it is another
-  const shapes = useMemo(() => plateShapes(guide), [drawing]);
+  const shapes = useMemo(
+    () => (pattern === 'own' ? handShapes(mine.marks, asked.drawnMm) : plateShapes(guide)),
+    [drawing, mine.marks, pattern],
+  );
   return {
     ...{
       pattern,
@@ -260,7 +263,7 @@ function HandTools({
         Clear the plate
       </Button>
       <p className="w-full text-[13.5px] text-mute">
-        Tap for a dot, or drag the pick through. By keys: arrows move, Enter drops a dot, Space sets the pick down and
+        Tap for a dot, or drag the pick through. By keys: arrows move, Enter drops a dot. Space sets the pick down and
         lifts it.
       </p>
     </fieldset>

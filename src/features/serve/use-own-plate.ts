@@ -42,9 +42,10 @@ export function useOwnPlate() {
   const keep = (next: readonly Mark[]) => setText(next.length > 0 ? JSON.stringify(next) : '');
   return {
     own,
+    /** in the order they were made */
+    marks,
     isEmpty: marks.length === 0,
     addDot: (point: Point) => own.dots.length < MOST_DOTS && keep([...marks, { dot: shortened(point) }]),
-    /** a dot that is put down after a drag lies on top: it is drawn before the next one */
     addPick: (way: readonly Point[]) =>
       own.picks.length < MOST_PICKS &&
       way.length > 1 &&

@@ -26,7 +26,7 @@ export const CAUTION_WORDS = {
   hot: 'Hot sugar, liquid and steam scald: carry with dry cloths, pour away from you.',
   fryer: 'Fried dough: keep hot oil away from wet sauce and hands.',
   warmHolding:
-    'A warm pot is no fridge: serve it within the time your food code allows, and throw the rest away. Never leave a burner alone.',
+    'Serve a warm pot within the time your food code allows. Throw the rest away. Never leave a burner alone.',
   hotDrink: 'Hot drinks scald: serve children lukewarm.',
   warmHours: 'Cream ganache left in a warm kitchen for hours is a dairy risk: your food code says how long.',
   holdWarm:

@@ -109,7 +109,7 @@ export const USE_NAMES: Readonly<Record<UseId, string>> = {
 };
 
 /** What is sauced, filled or eaten: one of it, and many. */
-export const PIECE_WORDS: Readonly<Record<PieceKey, readonly [one: string, many: string]>> = {
+export const PIECE_NAMES: Readonly<Record<PieceKey, readonly [one: string, many: string]>> = {
   eclair: ['éclair', 'éclairs'],
   glazedPuff: ['cream puff', 'cream puffs'],
   doughnut: ['doughnut', 'doughnuts'],
@@ -150,7 +150,7 @@ const PORTION_PIECES: Readonly<Partial<Record<PortionKey, readonly [one: string,
 /** What is usually counted, one or many of it. */
 export function usualThings(job: Pick<Job, 'use' | 'piece' | 'portion'>, count: number): string {
   const own = job.use === 'fondue' ? undefined : PORTION_PIECES[job.portion];
-  return (own ?? PIECE_WORDS[pieceOf(job)])[count === 1 ? 0 : 1];
+  return (own ?? PIECE_NAMES[pieceOf(job)])[count === 1 ? 0 : 1];
 }
 
 /** What is counted, one or many of it, in the cook's words where there are any. */

@@ -108,7 +108,7 @@ export function RecipeRowView({
       </div>
       {brings.length > 0 && (
         <p className="flex flex-wrap items-center gap-2 pt-1.5 pb-1 text-[13.5px] text-near">
-          It brings {listed(brings)}. Left out, no label will tell of it.
+          It brings {listed(brings)}. Left out, it is on no label.
           <Button className="!px-3" onClick={() => onSay({ isUnused: true })}>
             It is not used
           </Button>

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Spot } from '@/core/film/fill-round';
-import { areaOf, dot, type Outline, pickThrough, ribbon } from '@/core/film/pick';
+import { areaOf, type Outline, pickThrough, ribbon, roundDot } from '@/core/film/pick';
 
 const ring = (count: number, radiusM: number): Spot[] =>
   Array.from({ length: count }, (_, i) => ({
@@ -51,7 +51,7 @@ function widthAt(outline: Outline, along: Spot, at: number, from: Spot): number 
 
 describe('a pick drawn through dots', () => {
   const [radius, size] = [0.04, 0.005];
-  const dots = ring(8, radius).map((at) => dot(at, size));
+  const dots = ring(8, radius).map((at) => roundDot(at, size));
   const after = pickThrough(dots, round(radius));
 
   it('eight dots and one stroke give eight shapes with two lobes and a tip', () => {
@@ -78,14 +78,14 @@ describe('a pick drawn through dots', () => {
   });
 
   it('leaves what it was given as it was, and does nothing far away', () => {
-    expect(dots[0]).toEqual(dot(ring(8, radius)[0] as Spot, size));
-    const far = dot({ x: 0.2, y: 0.2 }, size);
+    expect(dots[0]).toEqual(roundDot(ring(8, radius)[0] as Spot, size));
+    const far = roundDot({ x: 0.2, y: 0.2 }, size);
     expect(pickThrough([far], round(radius))[0]).toEqual(far);
   });
 
   it('a stroke down the middle keeps the two sides alike', () => {
     const [shape] = pickThrough(
-      [dot({ x: 0, y: 0 }, size)],
+      [roundDot({ x: 0, y: 0 }, size)],
       [
         { x: -0.02, y: 0 },
         { x: 0.02, y: 0 },

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { areaOf } from '@/core/film/pick';
 import { PLATE_PATTERNS, plateGuide } from '@/core/serve/plate-guides';
-import { laidShapes, picked, plateShapes } from '@/core/serve/plate-shapes';
+import { handShapes, laidShapes, picked, plateShapes } from '@/core/serve/plate-shapes';
 
 const plate = { flatCm: 18, isSquare: false, depthMm: 2, drawnMm: 9 };
 const area = (shapes: readonly Float64Array<ArrayBuffer>[]) => shapes.reduce((sum, shape) => sum + areaOf(shape), 0);
@@ -17,6 +17,16 @@ describe('the finished plate', () => {
       expect(Math.abs(area(done) / area(laid) - 1)).toBeLessThan(0.02);
     }
     for (const shape of done) expect(shape.every(Number.isFinite)).toBe(true);
+  });
+
+  it('by hand, a drag moves what lies there and nothing that is dropped after it', () => {
+    const way = [
+      { x: -2, y: 0 },
+      { x: 2, y: 0 },
+    ];
+    const [before, after] = handShapes([{ dot: { x: -1, y: 0 } }, { pick: way }, { dot: { x: 1, y: 0 } }], 9);
+    expect(before).not.toEqual(handShapes([{ dot: { x: -1, y: 0 } }], 9)[0]);
+    expect(after).toEqual(handShapes([{ dot: { x: 1, y: 0 } }], 9)[0]);
   });
 
   it('a drag of one point, or beside everything, moves nothing', () => {
