@@ -49,8 +49,11 @@ export async function batchLabel(id: string, query: LabelQuery) {
   // Batches from before packs were copied say nothing of them: the larder does.
   const ingredients = Object.fromEntries(
     Object.entries(frozen.file.ingredients).map(([key, own]) => {
-      const madeOf = own.madeOf ?? byId.get(key)?.madeOf;
-      return [key, { ...own, ...(madeOf ? { madeOf } : {}) }];
+      const known = byId.get(key);
+      const madeOf = own.madeOf ?? known?.madeOf;
+      const transFatG = own.transFatG ?? known?.transFatG ?? undefined;
+      const cholesterolMg = own.cholesterolMg ?? known?.cholesterolMg ?? undefined;
+      return [key, { ...own, ...(madeOf ? { madeOf } : {}), transFatG, cholesterolMg }];
     }),
   );
   const made = asMade(cooked, state, { ...frozen.file, ingredients }, (name) => byName.get(foldWords(name)));
@@ -72,6 +75,7 @@ export async function batchLabel(id: string, query: LabelQuery) {
     size: laid?.size ?? BY_AREA[0],
     fault,
     missing: labelMissing(content, query),
+    byLarder: content.byLarder,
     unprintable: pdfLetters(faces).missing,
     late: lateOf(state),
     /** where its code leads; empty where it has none */

@@ -82,6 +82,9 @@ const ownFields = z.object({
   vegan: z.boolean({ error: 'must be true or false' }).optional(),
   /** what it is itself made of, in the words of its pack */
   madeOf: z.string().trim().max(LONGEST_MADE_OF).optional(),
+  /** g and mg in 100 g, as labels of the United States ask for them */
+  transFatG: z.number().min(0).max(100).optional(),
+  cholesterolMg: z.number().min(0).max(5000).optional(),
 });
 
 export const ownIngredientSchema = z

@@ -39,6 +39,12 @@ export const LONGEST_MADE_OF = 600;
 
 const text = (longest: number) => z.string().trim().max(longest, `must be at most ${longest} characters`);
 
+/** What United States labels ask for and no component says, in 100 g; nothing while nobody has said. */
+const labelExtras = {
+  transFatG: z.number().min(0, 'must be 0 to 100').max(100, 'must be 0 to 100').nullable().default(null),
+  cholesterolMg: z.number().min(0, 'must be 0 to 5000').max(5000, 'must be 0 to 5000').nullable().default(null),
+};
+
 /** An ingredient of the larder. What is written as allergens is recognised here, wherever it comes from. */
 export const ingredientSchema = z
   .object({
@@ -54,6 +60,7 @@ export const ingredientSchema = z
     cocoaPercent: z.number().min(0, 'must be 0 to 100').max(100, 'must be 0 to 100').nullable(),
     gelatinBloomG: z.number().min(50, 'must be 50 to 400').max(400, 'must be 50 to 400').nullable(),
     ph: z.number().min(0, 'must be 0 to 14').max(14, 'must be 0 to 14').nullable(),
+    ...labelExtras,
     ...allergenFields,
     vegan: z.boolean(),
     pricePerKg: z.number().min(0, 'must be 0 or more').max(1e6).nullable(),

@@ -29,7 +29,7 @@ export const labelQuerySchema = z.object({
   /** g in one of them */
   netG: optionalNumber(1, 100_000),
   portionG: z.preprocess(empty, z.coerce.number({ error: 'must be grams' }).min(1).max(5000).default(30)),
-  /** of a portion: no larder has them */
+  /** of a portion; they win over what the larder comes to */
   transG: optionalNumber(0, 100),
   cholesterolMg: optionalNumber(0, 10_000),
   addedSugarsG: optionalNumber(0, 1000),

@@ -24,6 +24,8 @@ const FIELD_WORDS: Partial<Record<keyof Ingredient, string>> = {
   densityGPerMl: 'density',
   cocoaPercent: 'cocoa %',
   gelatinBloomG: 'bloom strength',
+  transFatG: 'trans fat',
+  cholesterolMg: 'cholesterol',
   pricePerKg: 'price',
   stockG: 'stock',
   mayContain: 'traces',

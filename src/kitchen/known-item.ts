@@ -11,7 +11,8 @@ export const larderOf = (ingredients: readonly Ingredient[]): Larder =>
   new Map(ingredients.map((each) => [each.id, each]));
 
 /** What a row of a pan is made of, whether the larder knows it or only the formula does. */
-export interface KnownItem extends Pick<Ingredient, 'id' | 'name' | 'allergens' | 'mayContain'> {
+export interface KnownItem
+  extends Pick<Ingredient, 'id' | 'name' | 'allergens' | 'mayContain' | 'transFatG' | 'cholesterolMg'> {
   readonly components: Composition;
   /** nothing where nobody has said */
   readonly vegan: boolean | undefined;
@@ -38,6 +39,8 @@ export function itemOf({ ingredients }: WithOwn, larder: Larder, id: string): Kn
       vegan: own.vegan,
       pricePerKg: own.pricePerKg ?? null,
       madeOf: own.madeOf ?? '',
+      transFatG: own.transFatG ?? null,
+      cholesterolMg: own.cholesterolMg ?? null,
       stocked: undefined,
     };
   }

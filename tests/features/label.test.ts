@@ -321,18 +321,14 @@ describe('the label laid out', () => {
       'no country',
       'no use-by date',
     ]);
-    expect(labelMissing(content, { ...query, school: 'us' })).toEqual([
-      'no trans fat',
-      'no cholesterol',
-      'no added sugars',
-    ]);
+    expect(labelMissing(content, { ...query, school: 'us' })).toEqual(['no added sugars']);
   });
 
-  it('US-style: facts of a portion in spoons, with per cent of daily values; what nobody typed is not known', () => {
+  it('US-style: facts of a portion in spoons, with per cent of daily values; what nobody knows is not known', () => {
     const us = contentOf({ school: 'us', portionG: 30, cholesterolMg: 21 }).content;
     const of = (name: string) => us.facts.find((line) => line.name === name);
     expect(us.spoons).toBe('2 tbsp');
-    expect(of('Trans Fat')?.amount).toBe('not known');
+    expect(of('Added Sugars')?.amount).toBe('not known');
     expect(of('Cholesterol')).toMatchObject({ amount: '20 mg', daily: '7%' });
     const fat = Number.parseFloat(of('Total Fat')?.amount ?? '');
     // To whole grams, of 78 g a day.
@@ -340,6 +336,30 @@ describe('the label laid out', () => {
     const words = JSON.stringify(labelBlocks(us, labelQuerySchema.parse({ school: 'us' })));
     expect(words).toContain('Serving size 2 tbsp (30 g)');
     expect(us.panel).toEqual([]);
+  });
+
+  it('US-style: trans fat and cholesterol by the larder, spread over what is left of the rows; what is typed wins', () => {
+    const { content, query } = contentOf({ school: 'us', portionG: 100 });
+    const rows = content.byLarder;
+    const cream = larder.get('cream-35');
+    const grams = file.lines.find(({ ingredient }) => ingredient === 'cream-35')?.grams ?? 0;
+    const finishedG = file.lines.reduce((sum, line) => sum + line.grams, 0) - (file.yield?.evaporationGrams ?? 0);
+    // Of its rows only cream holds any of the two.
+    expect(cream?.cholesterolMg).toBeGreaterThan(80);
+    expect(rows.cholesterolMg).toMatchObject({
+      amount: expect.closeTo((grams * (cream?.cholesterolMg ?? 0)) / finishedG, -0.3),
+    });
+    expect(rows.transG).toMatchObject({ amount: expect.closeTo((grams * (cream?.transFatG ?? 0)) / finishedG, 1) });
+    const typed = contentOf({ school: 'us', portionG: 100, transG: 3 }).content;
+    expect(typed.facts.find(({ name }) => name === 'Trans Fat')?.amount).toBe('3 g');
+    const line = file.lines[0];
+    if (!line) throw new Error('it has rows');
+    const margarine = { ...file, lines: [...file.lines, { ...line, ingredient: 'margarine-80', grams: 20 }] };
+    const unsaid = contentOf({ school: 'us' }, margarine);
+    expect(unsaid.content.facts.find(({ name }) => name === 'Trans Fat')?.amount).toBe('not known');
+    expect(labelMissing(unsaid.content, { ...query, addedSugarsG: 9 })).toContain(
+      `no trans fat: not known of ${larder.get('margarine-80')?.name}`,
+    );
   });
 
   it('takes a name of two hundred letters without a blank', () => {

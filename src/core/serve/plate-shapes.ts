@@ -34,9 +34,11 @@ export type PlateMark = { readonly dot: Point } | { readonly pick: readonly Poin
  *
  * @param acrossMm mm of a dot
  */
-export const handShapes = (marks: readonly PlateMark[], acrossMm: number): Outline[] =>
-  marks.reduce<Outline[]>(
-    (shapes, mark) =>
-      'dot' in mark ? [...shapes, roundDot(metres(mark.dot), acrossMm / 2000)] : picked(shapes, mark.pick),
-    [],
-  );
+export function handShapes(marks: readonly PlateMark[], acrossMm: number): Outline[] {
+  let shapes: Outline[] = [];
+  for (const mark of marks) {
+    if ('dot' in mark) shapes.push(roundDot(metres(mark.dot), acrossMm / 2000));
+    else shapes = picked(shapes, mark.pick);
+  }
+  return shapes;
+}

@@ -1,5 +1,5 @@
 import type { LabelQuery } from '@/formats/label';
-import type { LabelContent } from '@/kitchen/label/label-content';
+import type { LabelContent, LarderExtra } from '@/kitchen/label/label-content';
 import type { Run } from '@/kitchen/label/statement';
 import { PLACE_WORDS } from '@/kitchen/words/keeping-words';
 import { batchNumber } from '@/ui/batch-number';
@@ -86,6 +86,11 @@ const factsOf = ({ facts }: LabelContent): Block => ({
   rows: facts.map(({ name, inward, amount, daily }) => ({ name, figures: [amount, daily], isInner: inward > 0 })),
 });
 
+const EXTRA_WORDS: readonly (readonly [LarderExtra, string])[] = [
+  ['transG', 'trans fat'],
+  ['cholesterolMg', 'cholesterol'],
+];
+
 /** What a label of a school of law usually has to say and does not say yet. */
 export function labelMissing(content: LabelContent, query: LabelQuery): readonly string[] {
   const { makerName, makerAddress, makerCountry } = content.maker;
@@ -97,8 +102,12 @@ export function labelMissing(content: LabelContent, query: LabelQuery): readonly
     [query.school === 'eu' && query.useBy === undefined, 'no use-by date'],
     [content.unknown.length > 0, `allergens not declared: ${content.unknown.join(', ')}`],
     [query.nutrition === 'no', 'no nutrition figures'],
-    [query.school === 'us' && query.transG === undefined, 'no trans fat'],
-    [query.school === 'us' && query.cholesterolMg === undefined, 'no cholesterol'],
+    ...EXTRA_WORDS.map(([extra, words]) => {
+      const sum = content.byLarder[extra];
+      const unknown = 'unknown' in sum ? sum.unknown : [];
+      const isMissing = query.school === 'us' && query[extra] === undefined && unknown.length > 0;
+      return [isMissing, `no ${words}: not known of ${unknown.join(', ')}`] as const;
+    }),
     [query.school === 'us' && query.addedSugarsG === undefined, 'no added sugars'],
   ];
   return missing.flatMap(([isMissing, what]) => (isMissing ? [what] : []));

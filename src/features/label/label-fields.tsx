@@ -1,8 +1,10 @@
 import type { LabelQuery } from '@/formats/label';
 import { SHELF_PLACES } from '@/formats/shelf';
+import type { LabelContent } from '@/kitchen/label/label-content';
 import { PLACE_WORDS } from '@/kitchen/words/keeping-words';
 import { inlinePlain, inlineRules } from '@/ui/inline-rules';
 import { NumberField } from '@/ui/number-field';
+import { fixed } from '@/ui/settings/numerals';
 
 const GRAMS = { least: 1, most: 100_000, unit: 'g', units: { g: 1, kg: 1000 }, example: '200' };
 const PORTION = { least: 1, most: 5000, unit: 'g', units: { g: 1, kg: 1000 }, example: '30' };
@@ -19,9 +21,11 @@ const SCHOOL_WORDS = { eu: 'EU-style', us: 'US-style' } as const;
 /** What is asked of a label; each change draws it anew. */
 export function LabelFields({
   query,
+  byLarder,
   onSay: say,
 }: {
   query: LabelQuery;
+  byLarder: LabelContent['byLarder'];
   onSay: (change: Partial<LabelQuery>) => void;
 }) {
   const choice = <Key extends 'size' | 'school' | 'place'>(
@@ -74,7 +78,7 @@ export function LabelFields({
           onValue={(portionG) => say({ portionG })}
         />
       </Row>
-      {query.school === 'us' && <UsFields query={query} onSay={say} />}
+      {query.school === 'us' && <UsFields query={query} byLarder={byLarder} onSay={say} />}
       <Row label="How many">
         <NumberField
           label="How many"
@@ -104,8 +108,20 @@ export function LabelFields({
   );
 }
 
-/** What the United States ask for and no larder has. */
-function UsFields({ query, onSay }: { query: LabelQuery; onSay: (change: Partial<LabelQuery>) => void }) {
+/** What the United States ask for and no component says; the larder's figure stands in an empty field. */
+function UsFields({
+  query,
+  byLarder,
+  onSay,
+}: {
+  query: LabelQuery;
+  byLarder: LabelContent['byLarder'];
+  onSay: (change: Partial<LabelQuery>) => void;
+}) {
+  const known = (key: (typeof US_FIELDS)[number][0]) => {
+    const sum = key === 'addedSugarsG' ? undefined : byLarder[key];
+    return sum && 'amount' in sum ? `${fixed(sum.amount, 1)}, by the larder` : 'not known';
+  };
   return US_FIELDS.map(([key, label, rules]) => (
     <Row key={key} label={label}>
       <NumberField
@@ -114,7 +130,7 @@ function UsFields({ query, onSay }: { query: LabelQuery; onSay: (change: Partial
         optional
         rules={rules}
         write={inlinePlain}
-        placeholder="not known"
+        placeholder={known(key)}
         onValue={(value) => onSay({ [key]: value })}
       />
     </Row>

@@ -5,6 +5,7 @@ import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, useTransition } from 'react';
 import { LABEL_SIZES, type LabelQuery, type LabelSize } from '@/formats/label';
+import type { LabelContent } from '@/kitchen/label/label-content';
 import { batchNumber } from '@/ui/batch-number';
 import { Button } from '@/ui/button';
 import { listed } from '@/ui/format';
@@ -60,6 +61,7 @@ export function LabelScreen({
   size: sizeName,
   faces,
   missing,
+  byLarder,
   code,
   address,
   fault,
@@ -73,6 +75,7 @@ export function LabelScreen({
   faces: readonly Face[];
   /** what the law usually asks for and it does not say */
   missing: readonly string[];
+  byLarder: LabelContent['byLarder'];
   code: Code | undefined;
   /** where its code leads; empty where the kitchen has set nothing */
   address: string;
@@ -106,7 +109,7 @@ export function LabelScreen({
       <main className="grid flex-1 grid-cols-1 gap-6 px-6 py-5 md:grid-cols-[330px_minmax(0,1fr)] print:block print:p-0">
         <section aria-label="What the label says" className="no-print grid content-start gap-2">
           <h1 className="text-[1.6rem]">Labels</h1>
-          <LabelFields query={asked} onSay={say} />
+          <LabelFields query={asked} byLarder={byLarder} onSay={say} />
           {missing.length > 0 && <Missing missing={missing} />}
           <div className="mt-2 flex flex-wrap gap-2">
             <Button look="primary" disabled={faces.length === 0} onClick={() => window.print()}>

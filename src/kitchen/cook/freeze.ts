@@ -14,7 +14,7 @@ function selfContained(file: FormulaFile, larder: Larder): FormulaFile {
   const ingredients = used.flatMap((id) => {
     const item = itemOf(file, larder, id);
     if (!item) return [];
-    const { name, components, pricePerKg, allergens, mayContain, vegan, madeOf } = item;
+    const { name, components, pricePerKg, allergens, mayContain, vegan, madeOf, transFatG, cholesterolMg } = item;
     const own = {
       name,
       components,
@@ -23,6 +23,8 @@ function selfContained(file: FormulaFile, larder: Larder): FormulaFile {
       ...(mayContain.length > 0 ? { mayContain: [...mayContain] } : {}),
       ...(vegan === undefined ? {} : { vegan }),
       ...(madeOf === '' ? {} : { madeOf }),
+      ...(transFatG === null ? {} : { transFatG }),
+      ...(cholesterolMg === null ? {} : { cholesterolMg }),
     };
     return [[id, own] as const];
   });

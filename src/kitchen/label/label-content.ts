@@ -1,11 +1,13 @@
 import { finishedComponents } from '@/core/formula/formula';
 import { ingredientOrder } from '@/core/label/ingredient-order';
 import { type FactsLine, nutritionFacts, nutritionPanel, type PanelLine } from '@/core/label/nutrition-schools';
+import { type PortionSum, portionSum } from '@/core/label/portion-sum';
 import { nth } from '@/core/nth';
 import { predictFormula } from '@/core/predict/predict-formula';
 import type { BatchHead } from '@/formats/batch';
 import type { LabelQuery } from '@/formats/label';
 import type { KitchenSettings } from '@/formats/settings';
+import type { KnownItem } from '../known-item';
 import type { WorkedMethod } from '../method/work-method';
 import { panContents } from '../pan-contents';
 import type { AsMade } from '../record/as-made';
@@ -27,6 +29,8 @@ export interface LabelContent {
   readonly panel: readonly PanelLine[];
   /** US-style figures; empty where none are asked for */
   readonly facts: readonly FactsLine[];
+  /** by the larder, in a portion */
+  readonly byLarder: Readonly<Record<LarderExtra, PortionSum>>;
   /** a portion in spoons, `2 tbsp` */
   readonly spoons: string;
   readonly maker: Maker;
@@ -38,6 +42,9 @@ export interface LabelContent {
   readonly madeOn: string;
   readonly reheat: ReturnType<typeof reheatAdvice>;
 }
+
+/** What US-style figures ask for and the larder knows: g of trans fat, mg of cholesterol. */
+export type LarderExtra = 'transG' | 'cholesterolMg';
 
 /** Who makes it, as the kitchen keeps it; empty where it is not set. */
 export type Maker = Pick<KitchenSettings, 'makerName' | 'makerAddress' | 'makerCountry'>;
@@ -61,6 +68,23 @@ function spoonsOf(millilitres: number): string {
   const halves = Math.max(Math.round((2 * millilitres) / (isSmall ? TEASPOON_ML : TABLESPOON_ML)), 1);
   const whole = Math.floor(halves / 2);
   return `${whole > 0 ? whole : ''}${halves % 2 === 1 ? '½' : ''} ${isSmall ? 'tsp' : 'tbsp'}`;
+}
+
+/** What a portion holds by the larder, of what no component says. */
+function extrasOf(
+  { lines }: Pick<AsMade['file'], 'lines'>,
+  byId: ReadonlyMap<string, KnownItem>,
+  finishedG: number,
+  portionG: number,
+): LabelContent['byLarder'] {
+  const sumOf = (field: 'transFatG' | 'cholesterolMg') => {
+    const rows = lines.map(({ ingredient, grams }) => {
+      const item = byId.get(ingredient);
+      return { name: item?.name ?? ingredient, grams, in100: item?.[field] ?? null };
+    });
+    return portionSum(rows, finishedG, portionG);
+  };
+  return { transG: sumOf('transFatG'), cholesterolMg: sumOf('cholesterolMg') };
 }
 
 /** What a batch's label says: by what really went into it, weighed and put in besides, and by the water that is gone. */
@@ -100,6 +124,11 @@ export function labelContent(
   });
   const { mixture } = prediction.batch;
   const asks = query.nutrition === 'yes';
+  const byLarder = extrasOf(file, byId, finishedG, query.portionG);
+  const said = (extra: LarderExtra) => {
+    const sum = byLarder[extra];
+    return query[extra] ?? ('amount' in sum ? sum.amount : undefined);
+  };
   return {
     name: head.name,
     ingredients,
@@ -109,7 +138,15 @@ export function labelContent(
     alcoholPercentVol: prediction.alcoholPercentVol > ALCOHOL_NAMED ? prediction.alcoholPercentVol : undefined,
     hasPolyols: mixture.solidPolyolG + mixture.glycerolG > POLYOLS_NAMED * mixture.massG,
     panel: asks && query.school === 'eu' ? nutritionPanel(finished, query.portionG, 'eu') : [],
-    facts: asks && query.school === 'us' ? nutritionFacts(finished, query.portionG, query) : [],
+    facts:
+      asks && query.school === 'us'
+        ? nutritionFacts(finished, query.portionG, {
+            addedSugarsG: query.addedSugarsG,
+            transG: said('transG'),
+            cholesterolMg: said('cholesterolMg'),
+          })
+        : [],
+    byLarder,
     spoons: spoonsOf((1000 * query.portionG) / prediction.densityKgM3),
     maker,
     alluloseWords: alluloseWords(finished, query.school),

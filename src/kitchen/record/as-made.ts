@@ -18,7 +18,7 @@ type Own = FormulaFile['ingredients'][string];
 /** What was put in besides, as an ingredient of the batch's own: declared where the larder has it under that name, else as nobody has said. */
 function putIn(name: string, components: Own['components'], known: Ingredient | undefined): Own {
   if (!known) return { name, components };
-  const { allergens, mayContain, madeOf, vegan } = known;
+  const { allergens, mayContain, madeOf, vegan, transFatG, cholesterolMg } = known;
   return {
     name,
     components,
@@ -26,6 +26,8 @@ function putIn(name: string, components: Own['components'], known: Ingredient | 
     ...(allergens === null ? {} : { allergens: [...allergens] }),
     ...(mayContain.length > 0 ? { mayContain: [...mayContain] } : {}),
     ...(madeOf === '' ? {} : { madeOf }),
+    ...(transFatG === null ? {} : { transFatG }),
+    ...(cholesterolMg === null ? {} : { cholesterolMg }),
   };
 }
 

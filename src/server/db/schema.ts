@@ -39,6 +39,9 @@ export const ingredients = pgTable('ingredients', {
   cocoaPercent: doublePrecision('cocoa_percent'),
   gelatinBloomG: doublePrecision('gelatin_bloom_g'),
   ph: doublePrecision(),
+  /** g and mg in 100 g; null while nobody has said */
+  transFatG: doublePrecision('trans_fat_g'),
+  cholesterolMg: doublePrecision('cholesterol_mg'),
   /** null while nobody has said what it contains */
   allergens: jsonb().$type<Ingredient['allergens']>(),
   mayContain: jsonb('may_contain').$type<Ingredient['mayContain']>().notNull().default([]),

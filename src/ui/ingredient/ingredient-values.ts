@@ -20,6 +20,8 @@ export interface IngredientValues {
   cocoaPercent: string;
   gelatinBloomG: string;
   ph: string;
+  transFatG: string;
+  cholesterolMg: string;
   declares: Declares;
   vegan: boolean;
   pricePerKg: string;
@@ -66,6 +68,8 @@ export function valuesOf(ingredient: Omit<Ingredient, 'id' | 'origin'>): Ingredi
     cocoaPercent: text(ingredient.cocoaPercent),
     gelatinBloomG: text(ingredient.gelatinBloomG),
     ph: text(ingredient.ph),
+    transFatG: text(ingredient.transFatG),
+    cholesterolMg: text(ingredient.cholesterolMg),
     declares: {
       contains: ingredient.allergens ?? [],
       mayContain: ingredient.mayContain,
@@ -87,6 +91,8 @@ export const BLANK: Omit<Ingredient, 'id' | 'origin'> = {
   cocoaPercent: null,
   gelatinBloomG: null,
   ph: null,
+  transFatG: null,
+  cholesterolMg: null,
   allergens: null,
   mayContain: [],
   vegan: false,
@@ -185,6 +191,8 @@ export function readValues(
     cocoaPercent: reader.number('cocoaPercent', values.cocoaPercent),
     gelatinBloomG: reader.number('gelatinBloomG', values.gelatinBloomG),
     ph: reader.number('ph', values.ph),
+    transFatG: reader.number('transFatG', values.transFatG),
+    cholesterolMg: reader.number('cholesterolMg', values.cholesterolMg),
     allergens: values.declares.isRead || values.declares.contains.length > 0 ? [...values.declares.contains] : null,
     mayContain: [...values.declares.mayContain],
     vegan: values.vegan,

@@ -15,6 +15,8 @@ export function MeasuresAndRest({ form }: { form: UseFormReturn<IngredientValues
         <Field form={form} name="cocoaPercent" label="Cocoa as labelled" unit="%" />
         <Field form={form} name="gelatinBloomG" label="Gelatin strength" unit="g bloom" />
         <Field form={form} name="ph" label="pH, where known" />
+        <Field form={form} name="transFatG" label="Trans fat in 100 g" unit="g" />
+        <Field form={form} name="cholesterolMg" label="Cholesterol in 100 g" unit="mg" />
         <Field form={form} name="pricePerKg" label="Price" unit={unitName(BY_WEIGHT)} />
         <Field form={form} name="stockG" label="In hand" unit={unitName('g')} />
         <label className="flex min-h-11 items-center gap-3 self-end">

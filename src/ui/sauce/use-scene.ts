@@ -19,7 +19,7 @@ export function useScene(
   useEffect(() => {
     let scene: SauceScene | undefined;
     let here = true;
-    const fit = () => {
+    const resize = () => {
       const box = canvas.current?.getBoundingClientRect();
       if (box && box.width > 0) scene?.resize(box.width, box.height);
     };
@@ -30,11 +30,11 @@ export function useScene(
         if (!here || !element) return;
         scene = sauceScene(element, ground, cells);
         element.addEventListener('webglcontextlost', lost);
-        fit();
+        resize();
         setState({ kind: 'there', scene });
       })
       .catch(lost);
-    const watcher = new ResizeObserver(fit);
+    const watcher = new ResizeObserver(resize);
     if (element) watcher.observe(element);
     return () => {
       here = false;

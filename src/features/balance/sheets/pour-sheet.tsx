@@ -45,7 +45,7 @@ export function PourSheet({
   onClose: () => void;
 }) {
   const reading = prediction.moments.find((each) => each.moment.name === moment);
-  const fluid = useMemo(() => reading && fluidOf(reading.state), [reading, prediction]);
+  const fluid = useMemo(() => reading && fluidOf(reading.state), [reading]);
   const colour = chocolateColour(prediction.batch.mixture);
   const shine = reading?.state.shine ?? 0;
   const look = useMemo(() => ({ colour, shine }), [colour, shine]);

@@ -20,7 +20,7 @@ export default async function LabelPage({ params, searchParams }: Props) {
   const label = await batchLabel(id, query);
   if (!label) notFound();
   const misread = asked.success ? undefined : 'Part of this address could not be read: it shows the usual label.';
-  const { head, faces, fault, unprintable, code, address, late, size, missing } = label;
+  const { head, faces, fault, unprintable, code, address, late, size, missing, byLarder } = label;
   return (
     <LabelScreen
       batch={{ id, number: head.number, name: head.name, madeMs: head.startedMs }}
@@ -30,6 +30,7 @@ export default async function LabelPage({ params, searchParams }: Props) {
       address={address}
       size={size}
       missing={missing}
+      byLarder={byLarder}
       fault={fault ?? misread}
       unprintable={unprintable}
       late={late}
