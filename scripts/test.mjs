@@ -15,12 +15,15 @@ ensureInstalled();
 ensurePostgres();
 const reports = mkdtempSync(path.join(tmpdir(), 'dark-pour-reports-'));
 const total = { passed: 0, failed: 0 };
+/** Names of what failed, told once more at the end: the output is long. */
+const failures = [];
 
 /** Adds to the counts; a suite that ended badly without a failed test counts as one failure. */
 function count(suite, { passed, failed }, status) {
   const counted = status !== 0 && failed === 0 ? 1 : failed;
   total.passed += passed;
   total.failed += counted;
+  if (counted > 0) failures.push(`${suite}: ${counted}`);
   process.stdout.write(`${suite}: ${passed} passed, ${counted} failed\n`);
 }
 
@@ -55,8 +58,22 @@ function unitTests() {
     `--outputFile.json=${file}`,
   ]);
   const report = readReport(file);
+  for (const { name, message, assertionResults } of report?.testResults ?? []) {
+    const failed = assertionResults.filter((test) => test.status === 'failed');
+    failures.push(...failed.map((test) => `  ${name}: ${test.fullName}`));
+    if (failed.length === 0 && message) failures.push(`  ${name}: ${message}`);
+  }
   count('unit tests', { passed: report?.numPassedTests ?? 0, failed: report?.numFailedTests ?? 0 }, status);
 }
+
+/** Titles of the browser tests that did not pass at the first try. */
+const failedSpecs = (suites) =>
+  suites.flatMap(({ specs = [], suites: inner = [], file }) => [
+    ...specs
+      .filter(({ ok, tests }) => !ok || tests.some(({ status }) => status === 'flaky'))
+      .map(({ title }) => `${file}: ${title}`),
+    ...failedSpecs(inner),
+  ]);
 
 async function browserTests() {
   const chromium = ensureChromium();
@@ -72,7 +89,9 @@ async function browserTests() {
   const status = runNode([program.playwright, 'test'], {
     env: { ...process.env, CHROMIUM: chromium, E2E_REPORT: file },
   });
-  const stats = readReport(file)?.stats;
+  const report = readReport(file);
+  const stats = report?.stats;
+  failures.push(...failedSpecs(report?.suites ?? []).map((title) => `  ${title}`));
   count(
     'browser tests',
     { passed: stats?.expected ?? 0, failed: (stats?.unexpected ?? 0) + (stats?.flaky ?? 0) },
@@ -92,5 +111,6 @@ if (!only) {
   await browserTests();
 }
 rmSync(reports, { recursive: true });
+for (const failure of failures) process.stdout.write(`failed: ${failure}\n`);
 process.stdout.write(`${total.passed} passed, ${total.failed} failed\n`);
 process.exitCode = total.failed === 0 ? 0 : 1;
