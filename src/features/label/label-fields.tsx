@@ -5,6 +5,7 @@ import { PLACE_WORDS } from '@/kitchen/words/keeping-words';
 import { inlinePlain, inlineRules } from '@/ui/inline-rules';
 import { NumberField } from '@/ui/number-field';
 import { fixed } from '@/ui/settings/numerals';
+import { Tick } from '@/ui/tick';
 
 const GRAMS = { least: 1, most: 100_000, unit: 'g', units: { g: 1, kg: 1000 }, example: '200' };
 const PORTION = { least: 1, most: 5000, unit: 'g', units: { g: 1, kg: 1000 }, example: '30' };
@@ -143,19 +144,5 @@ function Row({ label, children }: { label: string; children: React.ReactNode }) 
       <span>{label}</span>
       {children}
     </div>
-  );
-}
-
-function Tick({ label, isOn, onTick }: { label: string; isOn: boolean; onTick: (isOn: boolean) => void }) {
-  return (
-    <label className="flex min-h-11 items-center gap-3">
-      <input
-        type="checkbox"
-        className="size-5 accent-enamel"
-        checked={isOn}
-        onChange={(event) => onTick(event.target.checked)}
-      />
-      {label}
-    </label>
   );
 }

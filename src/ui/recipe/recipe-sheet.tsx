@@ -3,20 +3,24 @@
 import { useMemo, useState } from 'react';
 import { keysOf } from '@/core/keys-of';
 import type { CupSystem } from '@/core/matter/measures';
+import type { WayId } from '@/core/method/step';
 import { findUse } from '@/core/uses/ready-gates';
 import { recipeLinesOfCsv } from '@/formats/formula-csv';
-import { type FormulaFileInput, MOST_GRAMS } from '@/formats/formula-file';
+import { type FormulaFileInput, formulaFileSchema, MOST_GRAMS } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
 import { messageOf } from '@/formats/message-of';
 import { findRecipe, findRecipeInPage } from '@/formats/recipe-json-ld';
 import { type RecipeRow, readRecipe } from '@/formats/recipe-text';
 import { fetchLarder } from '@/kitchen/client/shelf';
+import { larderOf } from '@/kitchen/known-item';
+import { wayOfSteps } from '@/kitchen/method/way-of-steps';
 import { useFetched } from '@/kitchen/use-fetched';
 import { Button } from '@/ui/button';
 import { choiceOf } from '@/ui/choice-of';
 import { Sheet } from '@/ui/sheet';
 import { CUP_WORDS, useCupSystem } from '@/ui/use-measure-system';
 import { answeredRow, type RecipeAnswer, RecipeRowView } from './recipe-row';
+import { RecipeSteps, type StepsChoice } from './recipe-steps';
 
 /** Letters of a saved web page at most. */
 const MOST_PASTED = 2_000_000;
@@ -79,6 +83,7 @@ export function RecipeSheet(props: Props) {
 function fileOf(
   title: string,
   steps: readonly string[],
+  way: WayId | undefined,
   rows: readonly (readonly [RecipeRow, ReturnType<typeof answeredRow>])[],
 ): FormulaFileInput {
   return {
@@ -93,6 +98,7 @@ function fileOf(
             .slice(0, LONGEST_NOTE),
         }
       : {}),
+    ...(way ? { method: { way } } : {}),
     lines: rows.flatMap(([row, { left, ingredient, amount }]) =>
       left || !ingredient || amount === undefined ? [] : [{ ingredient: ingredient.id, grams: amount, form: row.form }],
     ),
@@ -101,23 +107,41 @@ function fileOf(
   };
 }
 
-/** The rows of a recipe's text, with what was answered about them. */
+/** The way of working that the steps tell; nothing where they tell none that suits. */
+function wayIn(steps: readonly string[], made: FormulaFileInput, ingredients: readonly Ingredient[]) {
+  const read = formulaFileSchema.safeParse(made);
+  return read.success ? wayOfSteps(steps, read.data, larderOf(ingredients)) : undefined;
+}
+
+/** The rows of a recipe's text, with what was answered about them, and the formula they make. */
 function useRecipeRows(text: string, ingredients: readonly Ingredient[], cups: CupSystem) {
   const [answers, setAnswers] = useState<Readonly<Record<number, RecipeAnswer>>>({});
   const pasted = useMemo(() => pastedOf(text), [text]);
   const read = useMemo(() => readRecipe(pasted.text, ingredients, cups), [pasted, ingredients, cups]);
-  const { rows } = read;
-  const answered = (row: RecipeRow, i: number) => answeredRow(row, answers[i] ?? {}, ingredients, cups);
+  const steps = pasted.steps ?? read.steps;
+  const rows = useMemo(
+    () => read.rows.map((row, i) => [row, answeredRow(row, answers[i] ?? {}, ingredients, cups)] as const),
+    [read, answers, ingredients, cups],
+  );
+  /** how many rows still need a word */
+  const open = rows.filter(([, { left, brings, ingredient, amount }]) =>
+    left ? brings.length > 0 : !ingredient || amount === undefined || amount > MOST_GRAMS,
+  ).length;
+  const way = useMemo(
+    () =>
+      rows.length > 0 && open === 0 && steps.length > 0
+        ? wayIn(steps, fileOf('Recipe', [], undefined, rows), ingredients)
+        : undefined,
+    [rows, open, steps, ingredients],
+  );
   return {
     name: pasted.name ?? read.title,
-    steps: pasted.steps ?? read.steps,
+    steps,
     rows,
-    answered,
-    /** how many rows still need a word */
-    open: rows.filter((row, i) => {
-      const { left, brings, ingredient, amount } = answered(row, i);
-      return left ? brings.length > 0 : !ingredient || amount === undefined || amount > MOST_GRAMS;
-    }).length,
+    open,
+    way,
+    made: (title: string, { areFollowed, areNoted }: StepsChoice) =>
+      fileOf(title, areNoted ? steps : [], areFollowed ? way : undefined, rows),
     isSaid: (i: number) => answers[i]?.grams !== undefined,
     say: (i: number, answer: RecipeAnswer) => setAnswers({ ...answers, [i]: { ...answers[i], ...answer } }),
     forget: () => setAnswers({}),
@@ -129,27 +153,24 @@ function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredi
   const [name, setName] = useState('');
   const [cups, setCups] = useCupSystem();
   const [fault, setFault] = useState<string | undefined>();
-  const [keepsSteps, setKeepsSteps] = useState(true);
-  const { name: namedThere, steps, rows, answered, open, isSaid, say, forget } = useRecipeRows(text, ingredients, cups);
+  const [choice, setChoice] = useState<StepsChoice>({ areFollowed: true, areNoted: true });
+  const {
+    name: namedThere,
+    steps,
+    rows,
+    way,
+    open,
+    made,
+    isSaid,
+    say,
+    forget,
+  } = useRecipeRows(text, ingredients, cups);
 
-  const create = async () => {
-    const title = (name || namedThere).trim();
-    if (title === '') {
-      setFault('Give it a name first.');
-      return;
-    }
-    try {
-      await onCreate(
-        fileOf(
-          title,
-          keepsSteps ? steps : [],
-          rows.map((row, i) => [row, answered(row, i)]),
-        ),
-      );
-    } catch (error) {
-      setFault(messageOf(error));
-    }
-  };
+  const title = (name || namedThere).trim();
+  const create = () =>
+    title === ''
+      ? setFault('Give it a name first.')
+      : onCreate(made(title, choice)).catch((error) => setFault(messageOf(error)));
 
   return (
     <Sheet
@@ -159,7 +180,7 @@ function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredi
       onClose={onClose}
       footer={
         <>
-          <Button look="primary" disabled={rows.length === 0 || open > 0} onClick={() => void create()}>
+          <Button look="primary" disabled={rows.length === 0 || open > 0} onClick={create}>
             Make it a formula
           </Button>
           {open > 0 && (
@@ -201,52 +222,21 @@ function RecipeForm({ start, ingredients, onClose, onCreate }: Props & { ingredi
       )}
       {rows.length > 0 && (
         <ul className="mt-3 space-y-1.5" data-testid="recipe-rows">
-          {rows.map((row, i) => (
+          {rows.map(([row, answer], i) => (
             <RecipeRowView
               key={row.line}
               row={row}
-              answered={answered(row, i)}
+              answered={answer}
               isSaid={isSaid(i)}
               ingredients={ingredients}
               cups={cups}
-              onSay={(answer) => say(i, answer)}
+              onSay={(said) => say(i, said)}
             />
           ))}
         </ul>
       )}
-      {steps.length > 0 && <RecipeSteps steps={steps} isKept={keepsSteps} onKeep={setKeepsSteps} />}
+      {steps.length > 0 && <RecipeSteps steps={steps} way={way} choice={choice} onChoose={setChoice} />}
     </Sheet>
-  );
-}
-
-/** The steps of a pasted recipe: they put nothing in, and may be kept with the formula. */
-function RecipeSteps({
-  steps,
-  isKept,
-  onKeep,
-}: {
-  steps: readonly string[];
-  isKept: boolean;
-  onKeep: (isKept: boolean) => void;
-}) {
-  return (
-    <section aria-label="Its steps" className="mt-4">
-      <label className="flex min-h-11 items-center gap-3 font-medium">
-        <input
-          type="checkbox"
-          className="size-5 accent-enamel"
-          checked={isKept}
-          onChange={(event) => onKeep(event.target.checked)}
-        />
-        Keep its steps as a note of the formula
-      </label>
-      <ol className="list-decimal pl-6 text-[14.5px] text-mute">
-        {steps.map((step, i) => (
-          // biome-ignore lint/suspicious/noArrayIndexKey: steps stand in their order; two may be alike
-          <li key={i}>{step}</li>
-        ))}
-      </ol>
-    </section>
   );
 }
 
