@@ -234,11 +234,15 @@ test('a whole recipe brings its name and its steps; an amount typed on the bench
   await expect(sheet.getByRole('textbox', { name: 'Name' })).toHaveValue('Hot fudge of the weir');
   await expect(sheet.getByTestId('recipe-rows').getByRole('listitem')).toHaveCount(2);
   await expect(sheet.getByRole('region', { name: 'Its steps' })).toContainText('Pour it over and stir.');
+  await expect(sheet.getByRole('checkbox', { name: /Make it as they say: rolling boil, poured over/ })).toBeChecked();
   await expectAccessible(page);
   await sheet.getByRole('button', { name: 'Make it a formula' }).click();
   await expect(page.getByLabel('Name of the formula')).toHaveValue('Hot fudge of the weir');
   const id = page.url().split('/').at(-2) as string;
-  expect((await kept(page, id)).file.note).toBe('1. Boil the cream.\n2. Pour it over and stir.');
+  expect((await kept(page, id)).file).toMatchObject({
+    note: '1. Boil the cream.\n2. Pour it over and stir.',
+    method: { way: 'pouredOver' },
+  });
 
   await page.getByTestId('verdict').click();
   await page.keyboard.press('/');

@@ -69,7 +69,7 @@ const towards = (now: number, goal: number, share: number) => now + Math.max(goa
  *
  * @param pan something in it
  * @param doing what is done meanwhile
- * @param seconds 1 or less
+ * @param seconds 1 or less; up to 5 where it only cools slowly
  * @param reading of its liquid, now or a little earlier
  */
 export function advance(pan: PanState, doing: Doing, seconds: number, reading: LiquidReading): PanState {

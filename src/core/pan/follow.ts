@@ -59,8 +59,13 @@ function hasMoved(end: End, was: PanState, now: PanState, isHeated: boolean): bo
   return Math.abs(now.temperatureC - was.temperatureC) > (isHeated ? STANDING.heatedC : STANDING.coolingC);
 }
 
-/** A reading of the liquid stands for five seconds, or until the pan is another one. */
-const STANDS = { seconds: 5, temperatureC: 40, share: 1 };
+/** s of a step while nothing is left to melt and a pan off the heat cools by less than so many °C a second; else it is one second. */
+const LONG_STEP_S = 5;
+const SLOW_C = 0.02;
+
+/** A reading of the liquid stands for five seconds whatever happens, and for a minute while the pan hardly changes. */
+const STANDS_S = 5;
+const STANDS_STILL = { seconds: 60, temperatureC: 0.5, massShare: 0.002, share: 0.01 };
 
 interface Read {
   readonly reading: LiquidReading;
@@ -71,11 +76,14 @@ interface Read {
 const readNow = (pan: PanState): Read => ({ reading: readPan(pan), of: pan, massG: liquidG(pan) });
 
 function stillStands({ of, massG: was }: Read, pan: PanState): boolean {
-  const now = liquidG(pan);
+  const passed = pan.seconds - of.seconds;
+  if (passed < STANDS_S) return true;
   return (
-    pan.seconds - of.seconds < STANDS.seconds &&
-    Math.abs(pan.temperatureC - of.temperatureC) < STANDS.temperatureC &&
-    Math.abs(now - was) < STANDS.share * was
+    passed < STANDS_STILL.seconds &&
+    Math.abs(pan.temperatureC - of.temperatureC) < STANDS_STILL.temperatureC &&
+    Math.abs(liquidG(pan) - was) < STANDS_STILL.massShare * was &&
+    Math.abs(pan.cook - of.cook) < STANDS_STILL.share &&
+    Math.abs(pan.mix - of.mix) < STANDS_STILL.share
   );
 }
 
@@ -129,7 +137,7 @@ function isOver(end: End, pan: PanState, start: PanState, boilsAtC: number): boo
 }
 
 /**
- * Follows a pan second by second until a step is over, or until it cannot come there: it boils dry, or nothing moves any more.
+ * Follows a pan second by second (more slowly where it only cools) until a step is over, or until it cannot come there: it boils dry, or nothing moves any more.
  *
  * @param start something in it
  * @param doing what is done meanwhile
@@ -154,14 +162,17 @@ export function follow(
   let reached = isOver(end, pan, start, boilsAtC());
   let stopped: Stopped | undefined;
   const stands = standing(end, start, isHeated);
+  let isQuiet = false;
   while (!reached && !stopped) {
-    const left = end.kind === 'seconds' ? start.seconds + end.seconds - pan.seconds : 1;
-    const seconds = Math.min(1, left, limit - pan.seconds);
+    const left = end.kind === 'seconds' ? start.seconds + end.seconds - pan.seconds : LONG_STEP_S;
+    const seconds = Math.min(isQuiet ? LONG_STEP_S : 1, left, limit - pan.seconds);
+    const wasC = pan.temperatureC;
     if (!read && !isDry()) read = readNow(pan);
-    pan = read ? advance(pan, doing, seconds, read.reading) : advance(pan, doing, seconds, NO_LIQUID);
+    pan = advance(pan, doing, seconds, (read ?? DRY_READ).reading);
     if (read && !stillStands(read, pan)) read = readNow(pan);
     const boiledDry = isHeated && isBoiledDry(pan, boilsAtC());
     if (boiledDry) pan = noHotterThan(pan, boilsAtC() + DRY.aboveBoilC);
+    isQuiet = !isHeated && pan.lumps.length === 0 && wasC - pan.temperatureC < SLOW_C * seconds;
     onSecond?.(pan);
     reached = !boiledDry && isOver(end, pan, start, boilsAtC());
     stopped = reached ? undefined : whyStopped(boiledDry, pan.seconds >= limit - 1e-9, stands(pan));
@@ -174,15 +185,17 @@ export function follow(
 }
 
 /** Of a pan that is dry: nobody asks it anything. */
-const NO_LIQUID: LiquidReading = {
-  heatCapacity: 1,
-  conductivity: 1,
-  densityKgM3: 1,
-  waterActivity: 0,
-  boilsAtC: Number.POSITIVE_INFINITY,
-  baseViscosityPaS: 1,
-  serumViscosityPaS: 1,
-  waterContinuous: 0,
-  dissolvingWaterG: 0,
-  sugar: 0,
+const DRY_READ: { readonly reading: LiquidReading } = {
+  reading: {
+    heatCapacity: 1,
+    conductivity: 1,
+    densityKgM3: 1,
+    waterActivity: 0,
+    boilsAtC: Number.POSITIVE_INFINITY,
+    baseViscosityPaS: 1,
+    serumViscosityPaS: 1,
+    waterContinuous: 0,
+    dissolvingWaterG: 0,
+    sugar: 0,
+  },
 };

@@ -28,6 +28,21 @@ describe('a way that is proposed', () => {
     expect(faulty).toEqual([]);
   });
 
+  it('tells nobody to do for a second what is done: from 30 g to 20 kg, a step puts something in or takes a while', () => {
+    for (const grams of [15, 20, 40, 150, 1000, 10_000]) {
+      for (const rest of [[], [['butter-unsalted-82', grams / 5]]] as const) {
+        const { tried } = proposed([['dark-couverture-60', grams], ['cream-35', grams], ...rest], 36);
+        const brief = tried.followed.filter(
+          ({ step, seconds }) => step.adds.length === 0 && step.where !== 'aside' && seconds < 5,
+        );
+        expect(
+          brief.map(({ step }) => step.kind),
+          `${grams} g`,
+        ).toEqual([]);
+      }
+    }
+  });
+
   it('is found, or none, for any rows whatever: nothing is thrown', () => {
     const line = fc.tuple(fc.constantFrom(...LARDER_IDS), fc.constantFrom(0, 0.01, 5, 200));
     fc.assert(

@@ -20,17 +20,6 @@ export function tried(rows: MethodRows, method: Method, kitchen: MethodKitchen, 
   return { method, followed, faults: methodFaults(rows, followed, pourC) };
 }
 
-/** A step that takes no time and puts nothing in: what it was for has come already. */
-const isEmpty = ({ step, seconds }: FollowedStep) => step.where !== 'aside' && step.adds.length === 0 && seconds < 1;
-
-/** A method without its empty steps: nobody is told to let cool what is cool. What took no time changed nothing, so that it is not followed again. */
-function pruned(rows: MethodRows, now: TriedMethod, pourC: number): TriedMethod {
-  const followed = now.followed.filter((each) => !isEmpty(each));
-  if (followed.length === now.followed.length || followed.length === 0) return now;
-  const method = { ...now.method, steps: followed.map(({ step }) => step) };
-  return { method, followed, faults: methodFaults(rows, followed, pourC) };
-}
-
 /** °C by which one order of a way may end off its pour before the next is tried (J). */
 const NEAR_THE_POUR_C = 1;
 
@@ -68,6 +57,30 @@ function mended(rows: MethodRows, first: TriedMethod, kitchen: MethodKitchen, po
   return now;
 }
 
+/** s below which a step that puts nothing in is left out where the method does as well without it (J). */
+const HARDLY_A_STEP_S = 5;
+
+const isBrief = ({ step, seconds }: FollowedStep) =>
+  step.where !== 'aside' && step.adds.length === 0 && seconds < HARDLY_A_STEP_S;
+
+/** A method without its empty steps: nobody is told to let cool what is cool, nor to warm for a second what a mend has made warm. */
+function pruned(rows: MethodRows, first: TriedMethod, kitchen: MethodKitchen, pourC: number): TriedMethod {
+  let now = first;
+  for (const brief of first.followed.filter(isBrief)) {
+    const without = { ...now.method, steps: now.method.steps.filter((step) => step !== brief.step) };
+    if (without.steps.length === 0) break;
+    // What took no time changed nothing: it need not be followed again.
+    const followed = now.followed.filter(({ step }) => step !== brief.step);
+    const next =
+      brief.seconds === 0
+        ? { method: without, followed, faults: methodFaults(rows, followed, pourC) }
+        : tried(rows, without, kitchen, pourC);
+    const isAsNear = offPour(next, pourC) <= Math.max(offPour(now, pourC), NEAR_THE_POUR_C);
+    if (next.faults.length <= now.faults.length && isAsNear) now = next;
+  }
+  return now;
+}
+
 /**
  * A formula worked in one way in this kitchen: of the orders the way leaves free (butter cold at the end, or in the liquid from the start) the first
  * that leaves nothing wrong and ends at its pour, mended by its own mends where none is clean.
@@ -84,9 +97,9 @@ export function methodInKitchen(
   let best: TriedMethod | undefined;
   for (const method of variantsOf(way, rows, pourC)) {
     const now = tried(rows, method, kitchen, pourC);
-    if (now.faults.length === 0 && offPour(now, pourC) <= NEAR_THE_POUR_C) return pruned(rows, now, pourC);
+    if (now.faults.length === 0 && offPour(now, pourC) <= NEAR_THE_POUR_C) return pruned(rows, now, kitchen, pourC);
     if (!best || compareTrials(now, best, pourC) < 0) best = now;
     if (inThePan(now) > MENDED_WITHIN_S) break;
   }
-  return best && pruned(rows, mended(rows, best, kitchen, pourC), pourC);
+  return best && pruned(rows, mended(rows, best, kitchen, pourC), kitchen, pourC);
 }

@@ -53,15 +53,19 @@ export function methodBy(way: WayId, rows: MethodRows, pourC: number): Method | 
   return variantsOf(way, rows, pourC)[0];
 }
 
-/** A formula worked in one way, in each of the orders the way leaves free: the usual one first. */
+/** A formula worked in one way, in each of the orders the way leaves free, each once: the usual one first. */
 export function variantsOf(way: WayId, rows: MethodRows, pourC: number): Method[] {
   const groups = groupsOf(rows);
   if (!WAYS[way](rows, groups, pourC)) return [];
   const byButter = groups.butter.length > 0 ? [groups, butterWarm(groups), butterMelted(groups)] : [groups];
   const orders = groups.cocoa.length > 0 ? [...byButter, ...byButter.map(cocoaWithChocolate)] : byButter;
+  const told = new Set<string>();
   return orders.flatMap((order) => {
     const steps = WAYS[way](rows, order, pourC);
-    return steps ? [{ way, steps }] : [];
+    const text = JSON.stringify(steps);
+    if (!steps || told.has(text)) return [];
+    told.add(text);
+    return [{ way, steps }];
   });
 }
 
