@@ -54,7 +54,7 @@ export function MethodHead({ method, kept }: { method: WorkedMethod; kept: KeptP
           </>
         )}
         <span className="text-mute">
-          {duration(handsS + weighS + knifeS)} hands-on, with {duration(weighS + knifeS)} before it to weigh
+          {duration(handsS)} of it hands-on. Before that, {duration(weighS + knifeS)} to weigh
           {cutRows.length > 0 && ' and chop'}.
         </span>{' '}
         {plan === undefined ? (

@@ -9,7 +9,8 @@ import type { TimedStep } from './timed-steps';
 
 /** °C either way within which it still pours. */
 const POUR_WIDTH_C = 2;
-const MOST_NAMED = 3;
+/** Names in a label: the steps beside it list them all. */
+const MOST_NAMED = 1;
 
 /** Where it pours, which step is looked at, and what goes in when. */
 function annotationsOf(
