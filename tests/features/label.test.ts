@@ -362,6 +362,13 @@ describe('the label laid out', () => {
     );
   });
 
+  it('US-style: the head of the facts stands on the label of its figures', () => {
+    const faces = facesOf({ size: 'jar', school: 'us' });
+    const heads = faces.filter((face) => textOf(face).includes('Nutrition Facts'));
+    expect(heads).toHaveLength(1);
+    expect(textOf(heads[0] ?? [])).toContain('Calories');
+  });
+
   it('takes a name of two hundred letters without a blank', () => {
     const long = readFormula({ ...file, name: 'Ö'.repeat(60) });
     const faces = facesOf({ size: 'tub', nutrition: 'no' }, long);

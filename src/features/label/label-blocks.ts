@@ -62,11 +62,7 @@ export function labelBlocks(content: LabelContent, query: LabelQuery): readonly 
       ? [panelOf(content), text(plain(`${RULE_WORDS.eu} ${content.alluloseWords}`.trim()))]
       : []),
     ...(content.facts.length > 0
-      ? [
-          text(bold('Nutrition Facts'), plain(` Serving size ${content.spoons} (${content.portionG} g)`)),
-          factsOf(content),
-          text(plain(`${RULE_WORDS.us} ${content.alluloseWords}`.trim())),
-        ]
+      ? [factsOf(content), text(plain(`${RULE_WORDS.us} ${content.alluloseWords}`.trim()))]
       : []),
   ];
 }
@@ -81,8 +77,9 @@ const panelOf = ({ panel, portionG }: LabelContent): Block => ({
 });
 
 /** The lines of a Nutrition Facts panel: amount, and per cent of a daily value. */
-const factsOf = ({ facts }: LabelContent): Block => ({
+const factsOf = ({ facts, spoons, portionG }: LabelContent): Block => ({
   kind: 'panel',
+  head: [bold('Nutrition Facts'), plain(` Serving size ${spoons} (${portionG} g)`)],
   rows: facts.map(({ name, inward, amount, daily }) => ({ name, figures: [amount, daily], isInner: inward > 0 })),
 });
 

@@ -121,27 +121,30 @@ function UsFields({
 }) {
   const known = (key: (typeof US_FIELDS)[number][0]) => {
     const sum = key === 'addedSugarsG' ? undefined : byLarder[key];
-    return sum && 'amount' in sum ? `${fixed(sum.amount, 1)}, by the larder` : 'not known';
+    return sum && 'amount' in sum ? fixed(sum.amount, 1) : undefined;
   };
   return US_FIELDS.map(([key, label, rules]) => (
-    <Row key={key} label={label}>
+    <Row key={key} label={label} note={known(key) && query[key] === undefined ? 'from the larder' : undefined}>
       <NumberField
         label={label}
         value={query[key]}
         optional
         rules={rules}
         write={inlinePlain}
-        placeholder={known(key)}
+        placeholder={known(key) ?? 'not known'}
         onValue={(value) => onSay({ [key]: value })}
       />
     </Row>
   ));
 }
 
-function Row({ label, children }: { label: string; children: React.ReactNode }) {
+function Row({ label, note, children }: { label: string; note?: string | undefined; children: React.ReactNode }) {
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_170px] items-center gap-2">
-      <span>{label}</span>
+      <span>
+        {label}
+        {note && <span className="block text-[13px] text-mute">{note}</span>}
+      </span>
       {children}
     </div>
   );

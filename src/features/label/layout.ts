@@ -32,7 +32,7 @@ export interface PanelRow {
 /** What a label says, block by block, from the top. */
 export type Block =
   | { readonly kind: 'runs'; readonly runs: readonly Run[] }
-  | { readonly kind: 'panel'; readonly rows: readonly PanelRow[] };
+  | { readonly kind: 'panel'; readonly head?: readonly Run[]; readonly rows: readonly PanelRow[] };
 
 /** A size of label with its letters, mm. */
 export interface FaceSize {
@@ -175,11 +175,13 @@ class Writer {
     return lines;
   }
 
-  /** A panel stands together where one label can hold it. */
-  panel(rows: readonly PanelRow[]): void {
+  /** A panel stands together under its head where one label can hold it. */
+  panel(rows: readonly PanelRow[], head: readonly Run[] = []): void {
     const { letterMm } = this.size;
     const step = LEADING * letterMm;
-    this.#room(Math.min(rows.length * step, this.size.heightMm - 2 * MARGIN_MM - 2 * this.size.titleMm));
+    const headMm = head.length > 0 ? this.#count(head) * step + GAP_MM : 0;
+    this.#room(Math.min(rows.length * step + headMm, this.size.heightMm - 2 * MARGIN_MM - 2 * this.size.titleMm));
+    if (head.length > 0) this.runs(head);
     const columns = Math.max(...rows.map(({ figures }) => figures.length), 0);
     const widest = Array.from({ length: columns }, (_, i) =>
       Math.max(...rows.map(({ figures }) => this.measure(figures[i] ?? '', letterMm, false))),
@@ -206,7 +208,7 @@ function layOutIn(title: string, blocks: readonly Block[], size: FaceSize, hasCo
   const writer = new Writer(title, size, hasCode, measure);
   for (const block of blocks) {
     if (block.kind === 'runs') writer.runs(block.runs);
-    else writer.panel(block.rows);
+    else writer.panel(block.rows, block.head);
   }
   return writer.faces;
 }
