@@ -180,7 +180,10 @@ class Writer {
     const { letterMm } = this.size;
     const step = LEADING * letterMm;
     const headMm = head.length > 0 ? this.#count(head) * step + GAP_MM : 0;
-    this.#room(Math.min(rows.length * step + headMm, this.size.heightMm - 2 * MARGIN_MM - 2 * this.size.titleMm));
+    const needs = rows.length * step + headMm;
+    const most = this.size.heightMm - 2 * MARGIN_MM - 2 * this.size.titleMm;
+    // What no label holds goes on where there is room for its beginning.
+    this.#room(needs <= most ? needs : headMm + 3 * step);
     if (head.length > 0) this.runs(head);
     const columns = Math.max(...rows.map(({ figures }) => figures.length), 0);
     const widest = Array.from({ length: columns }, (_, i) =>
