@@ -2,7 +2,7 @@ import { addTimes } from '../matter/component-vector';
 import { nth } from '../nth';
 import { stateAt } from '../predict/state';
 import { asMeant, resistanceAt } from './as-meant';
-import { type Exercise, type FlowCall, nearestStep } from './exercises';
+import { type Exercise, type Filling, MOST_PORTIONS, nearestStep } from './exercises';
 import { batchOf, type Cause, type HiddenPan } from './hidden-pan';
 import type { Called } from './learner';
 import { leastOf } from './least-fix';
@@ -15,7 +15,7 @@ export type Call =
   | { readonly kind: 'when'; readonly temperatureC: number }
   | { readonly kind: 'which'; readonly pan: 0 | 1 }
   | { readonly kind: 'why'; readonly cause: Cause }
-  | { readonly kind: 'spoon'; readonly flow: FlowCall };
+  | { readonly kind: 'spoon'; readonly filling: Filling };
 
 /** How a call was. */
 export interface Judgement {
@@ -47,17 +47,29 @@ function withMore(pan: HiddenPan, row: number, grams: number): HiddenPan {
   return { ...pan, components, batch: batchOf(pan.base, components, pan.lnKitchen) };
 }
 
-/** Puts a fix in, portion by portion; a cook stops as soon as it is in its gate. */
-export function mend({ pan, atC, low, high }: Mend, { row, grams, portions }: Extract<Call, { kind: 'mend' }>): Mended {
+/** Parts of the whole that are in after each portion: of fewer portions each is as uneven. */
+function sharesOf(portions: Mend['portions'], count: number): readonly number[] {
+  const taken = portions.slice(0, Math.min(Math.max(count, 1), MOST_PORTIONS));
+  const sum = taken.reduce((all, each) => all + each, 0);
+  return taken.map((_, i) => taken.slice(0, i + 1).reduce((all, each) => all + each, 0) / sum);
+}
+
+/** Puts a fix in, portion by portion, and looks at it at its pour; a cook stops as soon as it is in its gate. */
+export function mend(
+  { pan, low, high, portions: sizes }: Mend,
+  { row, grams, portions }: Extract<Call, { kind: 'mend' }>,
+): Mended {
+  const atC = pan.base.pourC;
   const after: Mended['after'][number][] = [];
   let now = pan;
   let resistancePa = resistanceAt(pan, atC);
   const isRight = () => resistancePa >= low && resistancePa <= high;
-  for (let i = 1; i <= portions && !(i > 1 && isRight()); i++) {
-    const added = (grams * i) / portions;
+  for (const share of sharesOf(sizes, portions)) {
+    const added = grams * share;
     now = withMore(pan, row, added);
     resistancePa = resistanceAt(now, atC);
     after.push({ grams: added, resistancePa, seen: observe(now, atC) });
+    if (isRight()) break;
   }
   const { base } = pan;
   const setPa = ({ batch }: HiddenPan) => stateAt(batch, base.eatC, [[base.hours, base.eatC]]).flow.resistancePa;
@@ -96,6 +108,6 @@ export function judge(exercise: Exercise, call: Call): Judgement {
   }
   if (exercise.kind === 'which' && call.kind === 'which') return plain(call.pan === exercise.answer);
   if (exercise.kind === 'why' && call.kind === 'why') return plain(call.cause === exercise.answer);
-  if (exercise.kind === 'spoon' && call.kind === 'spoon') return plain(call.flow === exercise.answer);
+  if (exercise.kind === 'spoon' && call.kind === 'spoon') return plain(call.filling === exercise.answer);
   throw new RangeError('this call is of another exercise');
 }

@@ -1,6 +1,5 @@
 import { nth } from '../nth';
-import { nearestStep, type Tomorrow, truthOf } from './exercises';
-import { hiddenPan } from './hidden-pan';
+import { nearestStep, somebodysPan, type Tomorrow, truthOf } from './exercises';
 import { observe } from './observe';
 
 /** Pans that might have been drawn instead. */
@@ -24,7 +23,7 @@ export function likelySteps(exercise: Tomorrow): readonly number[] | undefined {
   const shownMm = observe(pan, atC).ringMm;
   const weights = steps.map(() => 0);
   for (let i = 0; i < PANS; i++) {
-    const other = hiddenPan(pan.base, seed + OTHER_SEEDS + i);
+    const other = somebodysPan(pan.base, seed + OTHER_SEEDS + i);
     const off = (observe(other, atC).ringMm - shownMm) / RING_READ_MM;
     const weight = Math.exp(-(off ** 2) / 2);
     if (weight < NOTHING) continue;

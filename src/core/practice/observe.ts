@@ -35,8 +35,9 @@ const RIBBON = { falls: 2, lies: 12, mounds: 60 } as const;
 /** min after which a warm pan that gives off water skins, and how moist it must be (J). */
 const SKIN_AFTER_MIN = 14;
 const SKIN_FROM_AW = 0.85;
-/** Part of all water that must have gone so that the pan shows a rim (J). */
+/** Part of all water that must have gone so that the pan shows a rim, or min that it stood (J): the one looks like the other. */
 const RIM_SHOWS = 0.12;
+const RIM_AFTER_MIN = 16;
 
 function ribbonOf(resistancePa: number): Seen['ribbon'] {
   if (resistancePa < RIBBON.falls) return 'runs';
@@ -61,7 +62,7 @@ export function observe(pan: HiddenPan, temperatureC: number): Seen {
     ribbon: ribbonOf(flow.resistancePa),
     shine: pan.cause === 'sugarLate' ? 0.6 * shine : shine,
     grit: pan.cause === 'notHot' ? 'flecks' : pan.cause === 'sugarLate' ? 'sandy' : 'smooth',
-    driedRim: pan.lostWaterG > RIM_SHOWS * water,
+    driedRim: pan.lostWaterG > RIM_SHOWS * water || pan.stoodMin > RIM_AFTER_MIN,
     hasSkin: pan.stoodMin > SKIN_AFTER_MIN && waterActivity > SKIN_FROM_AW,
     hasBubbles: pan.isFoamy,
     taste: tastedByTheBook(pan.batch),

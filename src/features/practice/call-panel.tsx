@@ -1,16 +1,16 @@
 import { useState } from 'react';
+import { keysOf } from '@/core/keys-of';
 import { nth } from '@/core/nth';
-import { type Exercise, FLOW_CALLS } from '@/core/practice/exercises';
-import { CAUSES, type Cause } from '@/core/practice/hidden-pan';
+import { type Exercise, FILLINGS, MOST_PORTIONS } from '@/core/practice/exercises';
+import { CAUSES } from '@/core/practice/hidden-pan';
 import type { Call } from '@/core/practice/judge';
-import { CAUSE_WORDS, COAT_WORDS, FIRMNESS_WORDS, FLOW_CALL_WORDS } from '@/kitchen/words/practice-words';
+import { CAUSE_WORDS, COAT_WORDS, FILLING_WORDS, FIRMNESS_WORDS } from '@/kitchen/words/practice-words';
 import { Button } from '@/ui/button';
 import { inlinePlain, inlineRules } from '@/ui/inline-rules';
 import { NumberField } from '@/ui/number-field';
 
 const GRAMS = { least: 1, most: 5000, unit: 'g', units: { g: 1, kg: 1000 }, example: '24' };
-const PORTIONS = inlineRules([1, 12], '', '3');
-const ASKED_CAUSES = CAUSES.filter((cause): cause is Exclude<Cause, 'asPlanned'> => cause !== 'asPlanned');
+const PORTIONS = inlineRules([1, MOST_PORTIONS], '', '3');
 
 interface Option {
   readonly key: string;
@@ -34,9 +34,13 @@ function optionsOf(exercise: Exercise): readonly Option[] {
         call: { kind: 'which', pan: i === 0 ? 0 : 1 },
       }));
     case 'why':
-      return ASKED_CAUSES.map((cause) => ({ key: cause, name: CAUSE_WORDS[cause], call: { kind: 'why', cause } }));
+      return CAUSES.map((cause) => ({ key: cause, name: CAUSE_WORDS[cause], call: { kind: 'why', cause } }));
     case 'spoon':
-      return FLOW_CALLS.map((flow) => ({ key: flow, name: FLOW_CALL_WORDS[flow], call: { kind: 'spoon', flow } }));
+      return keysOf(FILLINGS).map((filling) => ({
+        key: filling,
+        name: FILLING_WORDS[filling],
+        call: { kind: 'spoon', filling },
+      }));
     default:
       return [];
   }
@@ -84,7 +88,7 @@ function Mending({ exercise, onCall }: { exercise: MendExercise; onCall: (call: 
   const { rows } = exercise.pan.base;
   const [row, setRow] = useState(nth(exercise.choices, 0));
   const [grams, setGrams] = useState<number | undefined>();
-  const [portions, setPortions] = useState(3);
+  const [portions, setPortions] = useState<number>(MOST_PORTIONS);
   return (
     <form
       className="grid gap-2"
@@ -129,7 +133,8 @@ function Mending({ exercise, onCall }: { exercise: MendExercise; onCall: (call: 
         />
       </div>
       <p className="text-[13.5px] text-mute">
-        It is looked at after each; as soon as it pours right, nothing more goes in.
+        No spoon is like the other. After each, the pan is looked at as it pours; once it is right, nothing more goes
+        in.
       </p>
       <Button look="primary" type="submit" disabled={grams === undefined} className="min-h-14">
         Put it in

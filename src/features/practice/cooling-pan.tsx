@@ -6,6 +6,7 @@ const KITCHEN_C = 21;
 /** s in which the difference to the kitchen falls to a third, as it is shown: cooling is shown fifty times as fast (J). */
 const SHOWN_S = 45;
 const LITTLE_C = 2;
+const HOTTEST_C = 90;
 
 /** A pan that cools: by its own clock or a little at a press, poured when the cook says so. */
 export function useCooling(exercise: Exercise | undefined) {
@@ -35,6 +36,7 @@ export function useCooling(exercise: Exercise | undefined) {
     toggle: () => setCooling(!isCooling),
     stop: () => setCooling(false),
     little: () => setTemperature((t) => Math.max(t - LITTLE_C, KITCHEN_C)),
+    warm: () => setTemperature((t) => Math.min(t + LITTLE_C, HOTTEST_C)),
   };
 }
 
@@ -50,6 +52,7 @@ export function CoolingPresses({
     <div className="grid gap-2">
       <Button onClick={cooling.toggle}>{cooling.isCooling ? 'Hold it' : 'Let it cool'}</Button>
       <Button onClick={cooling.little}>A little cooler</Button>
+      <Button onClick={cooling.warm}>A little warmer</Button>
       <Button
         look="primary"
         className="min-h-14"

@@ -3,10 +3,11 @@
 import { useEffect, useMemo, useState } from 'react';
 import { nth } from '@/core/nth';
 import { EXERCISE_KINDS, type Exercise, type ExerciseKind } from '@/core/practice/exercises';
+import type { HiddenPan } from '@/core/practice/hidden-pan';
 import { observe, type Seen } from '@/core/practice/observe';
 import type { FormulaFile } from '@/formats/formula-file';
 import type { Ingredient } from '@/formats/ingredient';
-import { EXERCISE_WORDS, FILLING_WORDS } from '@/kitchen/words/practice-words';
+import { EXERCISE_WORDS } from '@/kitchen/words/practice-words';
 import { celsius, weight } from '@/ui/format';
 import { TopBar } from '@/ui/top-bar';
 import { Afterwards } from './afterwards';
@@ -19,25 +20,28 @@ import { PAN_NAMES, type Sign, Signs, signWords } from './signs';
 import { useDoing } from './use-doing';
 import { type Practice, usePractice } from './use-practice';
 
+const pourAt = ({ base }: HiddenPan) => celsius(Math.round(base.pourC));
+
 /** What is asked, as a question. */
 function question(exercise: Exercise): string {
   switch (exercise.kind) {
     case 'tomorrow': {
       const then = celsius(Math.round(exercise.thenC));
-      if (exercise.where === 'side') return 'Poured over the upright side of a cake now: what stays on it?';
+      if (exercise.where === 'side')
+        return `Poured at ${pourAt(exercise.pan)} over the upright side of a cake: what stays on it?`;
       if (exercise.where === 'room') return `Left in a room of ${then} until tomorrow: how firm will it be?`;
       return `How firm will it be at ${then}, once it has set?`;
     }
     case 'mend':
-      return 'It does not pour as it should. Mend it.';
+      return `At ${pourAt(exercise.pan)} it would not pour as it should. Mend it.`;
     case 'when':
-      return 'It cools. Pour it when it is right.';
+      return 'Pour it when it is right: now, cooler, or warmer.';
     case 'which':
       return `One of them has a third more ${nth(exercise.pans[0].base.rows, exercise.row).name}. Which?`;
     case 'why':
       return 'Something went wrong. What was it?';
     default:
-      return `The ${nth(exercise.pan.base.rows, exercise.row).name} was measured by spoon, filled ${FILLING_WORDS[exercise.filling]}. How does it pour, beside what was meant?`;
+      return `The ${nth(exercise.pan.base.rows, exercise.row).name} was measured by spoon. How was the spoon filled?`;
   }
 }
 
@@ -54,17 +58,20 @@ const WITHOUT: Readonly<Record<ExerciseKind, readonly Sign[]>> = {
   when: ['probe'],
   which: [],
   why: [],
-  spoon: ['plate', 'tilt', 'spoon', 'ribbon'],
+  spoon: [],
 };
 const DOES = { spoon: 'line', tilt: 'tilt', plate: 'drop', ribbon: 'ribbon' } as const;
 
 /** The pan or pans of an exercise as they are seen, and what a cook may do with them: each sign stays as it was read, though the pan cools on. */
-function Scene({ exercise, temperatureC }: { exercise: Exercise; temperatureC: number }) {
+function Scene({ exercise, coolingC }: { exercise: Exercise; coolingC: number }) {
   const [read, setRead] = useState<ReadonlyMap<Sign, readonly Seen[]>>(new Map());
   const { doing, begin } = useDoing();
   const seen = useMemo(
-    () => (exercise.kind === 'which' ? exercise.pans : [exercise.pan]).map((pan) => observe(pan, temperatureC)),
-    [exercise, temperatureC],
+    () =>
+      exercise.kind === 'which'
+        ? exercise.pans.map((pan, i) => observe(pan, nth(exercise.atC, i)))
+        : [observe(exercise.pan, exercise.kind === 'when' ? coolingC : exercise.atC)],
+    [exercise, coolingC],
   );
   return (
     <>
@@ -135,7 +142,6 @@ export function PracticeScreen({
   const [ready, setReady] = useState(false);
   useEffect(() => setReady(true), []);
   const exercise = round?.exercise;
-  const temperatureC = exercise === undefined ? 40 : exercise.kind === 'when' ? cooling.temperatureC : exercise.atC;
   return (
     <div className="flex min-h-screen flex-col" data-ready={ready && kept.tries !== undefined}>
       <TopBar />
@@ -153,7 +159,7 @@ export function PracticeScreen({
                 <span className="text-mute">Meant: </span>
                 {meant(exercise)}
               </p>
-              <Scene key={`${exercise.kind} ${exercise.seed}`} exercise={exercise} temperatureC={temperatureC} />
+              <Scene key={`${exercise.kind} ${exercise.seed}`} exercise={exercise} coolingC={cooling.temperatureC} />
             </>
           ) : (
             <p className="mt-3 text-mute">

@@ -4,14 +4,7 @@ import type { HiddenPan } from '@/core/practice/hidden-pan';
 import { type Call, mend } from '@/core/practice/judge';
 import { leastFix } from '@/core/practice/least-fix';
 import { likelySteps } from '@/core/practice/likely-steps';
-import {
-  CAUSE_WORDS,
-  COAT_WORDS,
-  FILLING_WORDS,
-  FIRMNESS_WORDS,
-  FLOW_CALL_WORDS,
-  TOLD_BY,
-} from '@/kitchen/words/practice-words';
+import { CAUSE_WORDS, COAT_WORDS, FILLING_WORDS, FIRMNESS_WORDS, TOLD_BY } from '@/kitchen/words/practice-words';
 import { celsius, millimetres, percent, significant, weight } from '@/ui/format';
 
 /** A part of all pans that is as good as all. */
@@ -94,6 +87,8 @@ function cureWords({ pan, answer }: Extract<Exercise, { kind: 'why' }>): string 
       return `What mends it: the ${grams(pan.lostWaterG)} of water that went, warm, in portions.`;
     case 'notHot':
       return 'What mends it: warm it gently and stir, until the flecks have gone.';
+    case 'asPlanned':
+      return 'It needs nothing.';
     default:
       return 'What mends it: warm it with a spoonful of water and stir, until nothing is felt between the teeth.';
   }
@@ -122,7 +117,7 @@ export function truthWords(exercise: Exercise, call: Call): readonly string[] {
       const more = exercise.pans[exercise.answer];
       return [
         `Pan ${exercise.answer === 0 ? 'A' : 'B'} had a third more ${nth(more.base.rows, exercise.row).name}.`,
-        'What told it: the two rings, side by side.',
+        `What told it: the two rings, each beside its temperature: ${celsius(Math.round(exercise.atC[0]))} and ${celsius(Math.round(exercise.atC[1]))}.`,
         fixWords(more),
       ];
     }
@@ -131,8 +126,10 @@ export function truthWords(exercise: Exercise, call: Call): readonly string[] {
     default: {
       const share = Math.abs(exercise.times - 1);
       return [
-        `It pours ${FLOW_CALL_WORDS[exercise.answer]}${exercise.answer === 'same' ? '' : ` by ${percent(share)}`}.`,
-        `Filled ${FILLING_WORDS[exercise.filling]}, a spoon holds ${percent(FILLINGS[exercise.filling])} of what was meant.`,
+        `It was filled ${FILLING_WORDS[exercise.answer]}: so it holds ${percent(FILLINGS[exercise.answer])} of what was meant.`,
+        exercise.answer === 'level'
+          ? 'It pours as meant: what told it is its ring beside its temperature.'
+          : `It pours ${exercise.times > 1 ? 'thicker' : 'thinner'} by ${percent(share)}: what told it is its ring beside its temperature.`,
         fixWords(exercise.pan),
       ];
     }

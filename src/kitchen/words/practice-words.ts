@@ -1,4 +1,4 @@
-import type { ExerciseKind, Filling, FlowCall } from '@/core/practice/exercises';
+import type { ExerciseKind, Filling } from '@/core/practice/exercises';
 import type { Cause } from '@/core/practice/hidden-pan';
 import type { Called, Warmth } from '@/core/practice/learner';
 import type { Seen } from '@/core/practice/observe';
@@ -22,17 +22,11 @@ export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
 
 /** What told it, for each cause. */
 export const TOLD_BY: Readonly<Record<Cause, string>> = {
-  asPlanned: 'Nothing pointed elsewhere.',
-  shortLiquid: 'Thick, yet smooth, and no rim had dried on: the water never was in it.',
-  boiledLong: 'A rim had dried on above the sauce: the water was in it, and went.',
+  asPlanned: 'Smooth, and its ring is what the recipe gives at that temperature.',
+  shortLiquid: 'Thicker than meant at its temperature, and richer: no water went, it never was in it.',
+  boiledLong: 'A rim had dried on, and it is thicker than meant at its temperature: the water went.',
   notHot: 'Flecks in a pan that pours: the fat had not all melted.',
   sugarLate: 'Sand between the teeth and a dull surface: the sugar found no water.',
-};
-
-export const FLOW_CALL_WORDS: Readonly<Record<FlowCall, string>> = {
-  thinner: 'thinner',
-  same: 'much the same',
-  thicker: 'thicker',
 };
 
 export const FILLING_WORDS: Readonly<Record<Filling, string>> = {

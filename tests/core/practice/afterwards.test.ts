@@ -81,9 +81,9 @@ describe('where it is looked at again', () => {
     expect(new Set(tomorrows.map(({ where }) => where))).toEqual(new Set(['eaten', 'room', 'side']));
     expect(new Set(tomorrows.map(({ atC }) => atC)).size).toBeGreaterThan(2);
     for (const each of tomorrows) {
-      expect(each.atC).toBeGreaterThanOrEqual(GANACHE.pourC);
+      expect(each.atC).toBeGreaterThanOrEqual(GANACHE.pourC - 10);
+      expect(each.atC).toBeLessThanOrEqual(75);
       expect(each.truth).toBe(truthOf(each));
-      if (each.where === 'side') expect(each.atC).toBe(GANACHE.pourC);
       if (each.where === 'eaten') expect([each.thenC, each.hours]).toEqual([5, 12]);
       if (each.where === 'room') expect(each.hours).toBe(20);
     }
@@ -184,7 +184,7 @@ describe('the least fix', () => {
     expect(none.setPa.after).toBeCloseTo(set(exercise.pan), 6);
     expect(none.setPa.meant).toBeCloseTo(set(hiddenPan(GANACHE, 1, UNDISTURBED)), 6);
     const drowned = mend({ ...exercise, low: 0, high: 0 }, { kind: 'mend', row: 0, grams: 80, portions: 4 });
-    expect(drowned.after).toHaveLength(4);
+    expect(drowned.after).toHaveLength(3);
     expect(drowned.setPa.after).toBeCloseTo(set(withMore(exercise.pan, 0, 80)), 6);
     expect(drowned.setPa.after).toBeLessThan(none.setPa.after);
   });
