@@ -124,3 +124,30 @@ test.describe('with graphics', () => {
     expect(silent).toEqual([]);
   });
 });
+
+test('a practice pan is drawn through with a finger where one likes, tilted, and dropped from', async ({
+  page,
+  silent,
+}) => {
+  await page.goto('/practice');
+  const picture = page.getByTestId('pan-picture').first();
+  await expect(picture).toHaveAttribute('data-picture', 'there');
+  const canvas = picture.locator('canvas').first();
+  const pixels = () => canvas.evaluate((element) => (element as HTMLCanvasElement).toDataURL().length);
+  const box = await canvas.boundingBox();
+  if (!box) throw new Error('it is there');
+  const at = (x: number, y: number) => [box.x + x * box.width, box.y + y * box.height] as const;
+  const level = await pixels();
+  await page.mouse.move(...at(0.4, 0.45));
+  await page.mouse.down();
+  await page.mouse.move(...at(0.6, 0.55), { steps: 5 });
+  await page.mouse.up();
+  await expect.poll(pixels).not.toBe(level);
+  await expect(page.getByRole('list', { name: 'What is seen' })).toContainText(/The spoon’s line/);
+  await picture.getByRole('slider').fill('12');
+  await expect(picture).toContainText('12°');
+  await page.getByRole('button', { name: '20 ml on a plate' }).click();
+  await expect(picture).toContainText(/20 ml on a plate after \d+ s: \d+\smm across/);
+  await expectAccessible(page);
+  expect(silent).toEqual([]);
+});

@@ -26,8 +26,10 @@ export function dropOnPlate(fluid: FilmFluid, seconds: number, cells = CELLS): G
   return film;
 }
 
-/** Depth of sauce in a pan for a spoon's line, and what the spoon leaves: m. */
-const LAYER = { deepM: 0.008, wideM: 0.014, leavesM: 0.001 } as const;
+/** Depth of sauce in a pan for a spoon's line, m. */
+const LAYER_M = 0.008;
+/** A spoon's line through it: how wide, and what the spoon leaves, m. */
+export const SPOON_LINE = { wideM: 0.014, leavesM: 0.001 } as const;
 
 /** Inside radius of the pan a spoon's line is drawn in, m. */
 export const PAN_RADIUS_M = 0.06;
@@ -38,7 +40,7 @@ export function layerInPan(fluid: FilmFluid, cells = CELLS): GridFilm {
   const sizeM = 2.16 * radiusM;
   const film = gridFilm(fluid, cells, sizeM, radiusM);
   // Level everywhere within its wall.
-  film.depthM.fill(LAYER.deepM);
+  film.depthM.fill(LAYER_M);
   film.touch();
   return film;
 }
@@ -47,13 +49,13 @@ export function layerInPan(fluid: FilmFluid, cells = CELLS): GridFilm {
 export function drawSpoonAcross(film: GridFilm, part = 0.62): void {
   const sizeM = film.cells * film.cellM;
   const [from, to] = [(sizeM * (1 - part)) / 2, (sizeM * (1 + part)) / 2];
-  film.groove({ x: from, y: sizeM / 2 }, { x: to, y: sizeM / 2 }, LAYER.wideM, LAYER.leavesM);
+  film.groove({ x: from, y: sizeM / 2 }, { x: to, y: sizeM / 2 }, SPOON_LINE.wideM, SPOON_LINE.leavesM);
 }
 
 /** Part of a spoon's line through the middle that has filled again, 0 to 1. */
 export function lineClosed({ cells, depthM }: GridFilm): number {
   const middle = depthM[(cells / 2) * cells + cells / 2] ?? 0;
-  return Math.min(Math.max((middle - LAYER.leavesM) / (LAYER.deepM - LAYER.leavesM), 0), 1);
+  return Math.min(Math.max((middle - SPOON_LINE.leavesM) / (LAYER_M - SPOON_LINE.leavesM), 0), 1);
 }
 
 /** Cells on a side where only the middle of a line is read. */

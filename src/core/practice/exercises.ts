@@ -133,7 +133,7 @@ function clearOfBetween(value: number, steps: readonly number[]): number {
 }
 
 /** mm of coat that stays on an upright side. */
-export function coatOf(batch: Batch, temperatureC: number): number {
+function coatOf(batch: Batch, temperatureC: number): number {
   const { flow } = stateAt(batch, temperatureC, usualHistory(temperatureC));
   return filmThickness({ ...flow, densityKgM3: flow.phases.densityKgM3 }, SIDE.heightM, SIDE.seconds);
 }

@@ -1,16 +1,13 @@
 import { lineLeft, runAfter, spreadAfter } from '@/core/practice/levelling';
 import type { Seen } from '@/core/practice/observe';
+import { type Doing, TILT_DEG } from './use-doing';
 
-/** What a hand does with the pan, and for how many seconds. */
-export type Doing = { readonly kind: 'line' | 'tilt' | 'drop' | 'ribbon'; readonly seconds: number } | undefined;
-
-const TILT_DEG = 14;
 const PLATE = { x: 482, y: 218 } as const;
 /** mm of the plate as drawn. */
 const SCALE = 1.5;
 const METAL = '#9aa9ad';
 
-/** The pan from above with its sauce, a spoon's line, its edge when it is tilted, and 20 ml on a plate with a ruler. */
+/** Where there are no graphics: the pan from above with its sauce, a spoon's line, its edge when it is tilted, and 20 ml on a plate with a ruler. */
 export function PanScene({
   seen,
   doing,

@@ -15,7 +15,7 @@ import { CallPanel } from './call-panel';
 import { CoolingPresses, useCooling } from './cooling-pan';
 import { EyePanel } from './eye-panel';
 import { LearnerBar } from './learner-bar';
-import { PanScene } from './pan-scene';
+import { PanPicture } from './pan-picture';
 import { PAN_NAMES, type Sign, Signs, signWords } from './signs';
 import { useDoing } from './use-doing';
 import { type Practice, usePractice } from './use-practice';
@@ -45,11 +45,16 @@ function question(exercise: Exercise): string {
   }
 }
 
-/** What should have gone in. */
-const meant = (exercise: Exercise) =>
-  (exercise.kind === 'which' ? exercise.pans[0] : exercise.pan).base.rows
-    .map(({ name, grams }) => `${weight(grams)} ${name}`)
-    .join(', ');
+/** Rows that are named; of more it is said how many. */
+const MOST_NAMED = 8;
+
+/** What should have gone in, the most first. */
+function meant(exercise: Exercise): string {
+  const { rows } = (exercise.kind === 'which' ? exercise.pans[0] : exercise.pan).base;
+  const named = rows.toSorted((a, b) => b.grams - a.grams).slice(0, MOST_NAMED);
+  const more = rows.length - named.length;
+  return `${named.map(({ name, grams }) => `${weight(grams)} ${name}`).join(', ')}${more > 0 ? ` and ${more} more` : ''}`;
+}
 
 /** Signs that would give the answer away. */
 const WITHOUT: Readonly<Record<ExerciseKind, readonly Sign[]>> = {
@@ -65,7 +70,7 @@ const DOES = { spoon: 'line', tilt: 'tilt', plate: 'drop', ribbon: 'ribbon' } as
 /** The pan or pans of an exercise as they are seen, and what a cook may do with them: each sign stays as it was read, though the pan cools on. */
 function Scene({ exercise, coolingC }: { exercise: Exercise; coolingC: number }) {
   const [read, setRead] = useState<ReadonlyMap<Sign, readonly Seen[]>>(new Map());
-  const { doing, begin } = useDoing();
+  const { doing, begun, begin } = useDoing();
   const seen = useMemo(
     () =>
       exercise.kind === 'which'
@@ -81,11 +86,13 @@ function Scene({ exercise, coolingC }: { exercise: Exercise; coolingC: number })
           return (
             <div key={name} className="rounded-xl border border-rule bg-sheet p-3">
               {name && <p className="font-semibold">Pan{name}</p>}
-              <PanScene
+              <PanPicture
                 seen={now}
                 doing={doing}
+                begun={begun}
                 dropped={read.get('plate')?.[i]}
                 label={`The pan${name}. ${signWords('look', now)}`}
+                onDrawn={() => setRead(new Map([...read, ['spoon', seen]]))}
               />
             </div>
           );

@@ -1,15 +1,26 @@
 import { useEffect, useState } from 'react';
-import type { Doing } from './pan-scene';
+
+/** What a hand does with the pan. */
+type Kind = 'line' | 'tilt' | 'drop' | 'ribbon';
+/** What is done, and for how many seconds by now. */
+export type Doing = { readonly kind: Kind; readonly seconds: number } | undefined;
+/** What was begun, and when, ms. */
+export interface Begun {
+  readonly kind: Kind;
+  readonly at: number;
+}
 
 /** How long each is watched, s, as long as it takes at the stove: how fast it moves is what tells. */
-const LASTS = { line: 8, tilt: 6, drop: 30, ribbon: 6 } as const;
+export const LASTS = { line: 8, tilt: 6, drop: 30, ribbon: 6 } as const;
+/** How far a press tilts the pan. */
+export const TILT_DEG = 14;
 
-const wantsStills = () => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
+export const wantsStills = () => window.matchMedia('(prefers-reduced-motion: reduce)').matches;
 
 /** What the hand is doing, moved on by the clock of the screen; who wants no motion sees the end at once. */
 export function useDoing() {
   const [doing, setDoing] = useState<Doing>();
-  const [begun, setBegun] = useState<{ kind: NonNullable<Doing>['kind']; at: number } | undefined>();
+  const [begun, setBegun] = useState<Begun | undefined>();
   useEffect(() => {
     if (!begun) return;
     const { kind, at } = begun;
@@ -26,5 +37,5 @@ export function useDoing() {
     frame = requestAnimationFrame(step);
     return () => cancelAnimationFrame(frame);
   }, [begun]);
-  return { doing, begin: (kind: NonNullable<Doing>['kind']) => setBegun({ kind, at: performance.now() }) };
+  return { doing, begun, begin: (kind: Kind) => setBegun({ kind, at: performance.now() }) };
 }

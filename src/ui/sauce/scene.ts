@@ -15,16 +15,21 @@ import {
   MeshStandardMaterial,
   NeutralToneMapping,
   PerspectiveCamera,
+  Plane,
   PMREMGenerator,
+  Raycaster,
   Scene,
   SRGBColorSpace,
+  TorusGeometry,
   Vector2,
+  Vector3,
   WebGLRenderer,
 } from 'three';
 import { RoomEnvironment } from 'three/addons/environments/RoomEnvironment.js';
 import type { GridFilm } from '@/core/film/grid-film';
 import { PAN_RADIUS_M } from '@/core/film/scenes';
 import { cutSurface, emptySurface, type Surface } from '@/core/film/surface';
+import { markedAt, type SurfaceMarks } from './surface-marks';
 
 /** What a sauce looks like, whatever it does. */
 export interface SauceLook {
@@ -32,6 +37,8 @@ export interface SauceLook {
   readonly colour: string;
   /** 0-100 */
   readonly shine: number;
+  /** what lies on it, where anything does */
+  readonly marks?: SurfaceMarks | undefined;
 }
 
 /** What it lies on or in. */
@@ -46,6 +53,8 @@ export interface SauceScene {
   readonly turn: (radians: number) => void;
   readonly resize: (width: number, height: number) => void;
   readonly draw: (film: GridFilm) => void;
+  /** where on the ground a point of the picture lies, m from its middle to the right and to the front; parts of the picture from its upper left */
+  readonly groundAt: (x: number, y: number) => { readonly x: number; readonly y: number } | undefined;
   /** gives everything back to the graphics */
   readonly release: () => void;
 }
@@ -64,11 +73,12 @@ const PLATE = [
   [0, -0.004],
 ] as const;
 
+/** Its wall stands a little inside of where the film ends, so that the cells of its edge are never seen. */
 const PAN = [
   [0, -0.0005],
-  [PAN_RADIUS_M, -0.0005],
-  [PAN_RADIUS_M + 0.0015, 0.001],
-  [PAN_RADIUS_M + 0.003, 0.014],
+  [PAN_RADIUS_M - 0.0012, -0.0005],
+  [PAN_RADIUS_M - 0.0006, 0.001],
+  [PAN_RADIUS_M + 0.0004, 0.014],
   [PAN_RADIUS_M + 0.006, 0.015],
   [PAN_RADIUS_M + 0.0055, 0.013],
   [PAN_RADIUS_M + 0.004, -0.002],
@@ -170,14 +180,33 @@ function sauceMesh(cells: number) {
   return { surface, geometry, colours, material, mesh };
 }
 
-/** Colours each corner: the sauce's own where it is deep, the ground through it where it is thin. */
-function colourCorners({ depths, corners }: Surface, colours: Float32Array, sauce: Color, ground: Color): void {
+/** Colours each corner: the sauce's own where it is deep, the ground through it where it is thin, and what lies on it. */
+function colourCorners(
+  { depths, corners, positions }: Surface,
+  colours: Float32Array,
+  { sauce, ground, marks }: { sauce: Color; ground: Color; marks: SurfaceMarks | undefined },
+): void {
   for (let i = 0; i < corners; i++) {
     const covers = 1 - Math.exp(-(depths[i] as number) / COVERS_M);
-    colours[3 * i] = ground.r + covers * (sauce.r - ground.r);
-    colours[3 * i + 1] = ground.g + covers * (sauce.g - ground.g);
-    colours[3 * i + 2] = ground.b + covers * (sauce.b - ground.b);
+    const shade = marks ? markedAt(marks, positions[3 * i] as number, positions[3 * i + 2] as number) : 0;
+    // Above nothing a mark is lighter than the sauce, below it darker.
+    const [to, part] = shade >= 0 ? [1, shade] : [0, -shade];
+    const own = (channel: number) => channel + part * (to - channel);
+    colours[3 * i] = ground.r + covers * (own(sauce.r) - ground.r);
+    colours[3 * i + 1] = ground.g + covers * (own(sauce.g) - ground.g);
+    colours[3 * i + 2] = ground.b + covers * (own(sauce.b) - ground.b);
   }
+}
+
+/** A rim that has dried on to the wall of a pan, above the sauce. */
+function driedRim(): Mesh {
+  const rim = new Mesh(
+    new TorusGeometry(PAN_RADIUS_M - 0.0002, 0.0009, 6, 96),
+    new MeshStandardMaterial({ roughness: 1 }),
+  );
+  rim.rotation.x = Math.PI / 2;
+  rim.position.y = 0.0115;
+  return rim;
 }
 
 function releaseMesh(mesh: Mesh): void {
@@ -201,6 +230,34 @@ function lit(scene: Scene, renderer: WebGLRenderer) {
   return room;
 }
 
+/** Sets a view as far away as lets the ground fill the picture, whichever way round it is. */
+function aimAt(
+  camera: PerspectiveCamera,
+  { heightM, turned, aspect, spanM }: { heightM: number; turned: number; aspect: number; spanM: number },
+): void {
+  const half = Math.tan((camera.fov * Math.PI) / 360);
+  const away = spanM / (2 * half * Math.min(aspect, 1 / Math.sin(VIEW_DOWN)));
+  camera.aspect = aspect;
+  camera.position.set(
+    away * Math.cos(VIEW_DOWN) * Math.sin(turned),
+    away * Math.sin(VIEW_DOWN) + heightM,
+    away * Math.cos(VIEW_DOWN) * Math.cos(turned),
+  );
+  camera.lookAt(0, heightM, 0);
+  camera.updateProjectionMatrix();
+}
+
+/** Where on a ground a point of the picture lies, m from its middle; nothing beside it. */
+function pointOn(body: Mesh, camera: PerspectiveCamera, radiusM: number, x: number, y: number) {
+  const ray = new Raycaster();
+  ray.setFromCamera(new Vector2(2 * x - 1, 1 - 2 * y), camera);
+  const level = new Plane(new Vector3(0, 1, 0), -body.position.y);
+  const hit = ray.ray.intersectPlane(level, new Vector3());
+  if (!hit) return undefined;
+  const there = body.worldToLocal(hit);
+  return Math.hypot(there.x, there.z) <= radiusM ? { x: there.x, y: there.z } : undefined;
+}
+
 /**
  * A picture of sauce on its ground, in true proportions.
  *
@@ -215,31 +272,25 @@ export function sauceScene(canvas: HTMLCanvasElement, ground: Ground, cells: num
   const body = bodyOf(ground);
   const shadow = shadowUnder(REST_M[ground]);
   const sauce = sauceMesh(cells);
-  body.add(sauce.mesh);
+  const rim = driedRim();
+  rim.visible = false;
+  body.add(sauce.mesh, rim);
   scene.add(shadow, body);
   const camera = new PerspectiveCamera(26, 1, 0.01, 5);
   const sauceColour = new Color('#4a2318');
   const groundColour = new Color(GROUND_WHITE);
   let [turned, aspect] = [0, 1];
+  let marks: SurfaceMarks | undefined;
 
-  const aim = () => {
-    // As far away as lets the ground fill the picture, whichever way round it is.
-    const half = Math.tan((camera.fov * Math.PI) / 360);
-    const away = SPAN_M[ground] / (2 * half * Math.min(aspect, 1 / Math.sin(VIEW_DOWN)));
-    camera.aspect = aspect;
-    camera.position.set(
-      away * Math.cos(VIEW_DOWN) * Math.sin(turned),
-      away * Math.sin(VIEW_DOWN) + body.position.y,
-      away * Math.cos(VIEW_DOWN) * Math.cos(turned),
-    );
-    camera.lookAt(0, body.position.y, 0);
-    camera.updateProjectionMatrix();
-  };
+  const aim = () => aimAt(camera, { heightM: body.position.y, turned, aspect, spanM: SPAN_M[ground] });
   aim();
 
   return {
-    look: ({ colour, shine }) => {
+    look: ({ colour, shine, marks: shown }) => {
+      marks = shown;
       sauceColour.set(colour);
+      (rim.material as MeshStandardMaterial).color.set(colour);
+      rim.visible = shown?.hasDriedRim ?? false;
       sauce.material.clearcoat = shine / 100;
       sauce.material.clearcoatRoughness = 0.25 * (1 - shine / 100);
       sauce.material.roughness = 0.55 - (0.4 * shine) / 100;
@@ -262,15 +313,16 @@ export function sauceScene(canvas: HTMLCanvasElement, ground: Ground, cells: num
     },
     draw: (film) => {
       cutSurface(film, sauce.surface);
-      colourCorners(sauce.surface, sauce.colours, sauceColour, groundColour);
+      colourCorners(sauce.surface, sauce.colours, { sauce: sauceColour, ground: groundColour, marks });
       for (const name of ['position', 'normal', 'color']) {
         (sauce.geometry.attributes[name] as BufferAttribute).needsUpdate = true;
       }
       sauce.geometry.setDrawRange(0, sauce.surface.corners);
       renderer.render(scene, camera);
     },
+    groundAt: (x, y) => pointOn(body, camera, REST_M[ground], x, y),
     release: () => {
-      for (const mesh of [body, shadow, sauce.mesh]) releaseMesh(mesh);
+      for (const mesh of [body, shadow, rim, sauce.mesh]) releaseMesh(mesh);
       room.dispose();
       renderer.dispose();
       renderer.forceContextLoss();
