@@ -1,4 +1,5 @@
 import { type Standing, standingOf } from '@/core/balance/standing';
+import type { FilmFluid } from '@/core/film/mobility';
 import { atThePour } from '@/core/formula/moment-role';
 import { calibrationOf, type KitchenKnowledge } from '@/core/learn/kitchen';
 import { linearChance } from '@/core/predict/linear-chance';
@@ -7,6 +8,7 @@ import { findUse } from '@/core/uses/ready-gates';
 import type { StoredFormula } from '@/formats/server-answers';
 import { itemOf, type Larder } from './known-item';
 import { keyed, predictPan } from './known-pan';
+import { fluidOf } from './method/pan-fluid';
 import { JOB_WORDS, USE_NAMES } from './words/job-words';
 
 /** A formula as a card of the list shows it. */
@@ -27,6 +29,8 @@ export interface FormulaSummary {
         readonly colour: string;
         readonly shine: number;
         readonly plateDiameterMm: number;
+        /** how it flows at its pour */
+        readonly fluid: FilmFluid;
         readonly standing: Standing;
         /** that every gate lands, 0-1 */
         readonly chance: number;
@@ -72,6 +76,7 @@ export function summarise(
       colour: chocolateColour(prediction.batch.mixture),
       shine: atPour?.state.shine ?? prediction.asKept.shine,
       plateDiameterMm: atPour?.plateDiameterMm ?? 50,
+      fluid: fluidOf(atPour?.state ?? prediction.asKept),
       standing: standingOf(prediction.lands, chance),
       chance,
       gates: prediction.gates.length,

@@ -405,7 +405,7 @@ test('the scale says what boiled off and what was poured off; a rescue takes rin
   await page.getByLabel('Temperature of the spread').fill('40');
   await page.keyboard.press('Enter');
   await page.getByRole('button', { name: 'It is so' }).click();
-  await expect(page.getByTestId('ring-says')).toContainText('thicker than reckoned');
+  await expect(page.getByTestId('ring-says')).toContainText('thicker than calculated');
   await expect.poll(() => kinds(page, batch)).toEqual(expect.arrayContaining(['lost', 'poured', 'ring']));
 
   await page.getByRole('link', { name: 'Fix a problem' }).click();

@@ -2,9 +2,11 @@ import { spreadDiameter } from '../flow/ring-spread';
 import { type GridFilm, gridFilm } from './grid-film';
 import type { FilmFluid } from './mobility';
 
-/** Cells on a side of a picture, and of one that must be quick. */
+/** Cells on a side of a picture that moves, and of one that must be quick. */
 export const CELLS = 96;
 export const QUICK_CELLS = 48;
+/** Cells on a side of a picture that stands still and is shown small. */
+export const STILL_CELLS = 72;
 
 /** The kitchen's plate test: ml let go from a ring of so many mm. */
 export const DROP = { volumeMl: 20, ringMm: 50 } as const;

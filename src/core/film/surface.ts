@@ -1,5 +1,8 @@
 import { type GridFilm, WET_M } from './grid-film';
 
+/** As much of a film as a picture needs. */
+export type DrawnFilm = Pick<GridFilm, 'cells' | 'cellM' | 'depthM' | 'wall'>;
+
 /**
  * The wet surface of a film as triangles for a picture, written anew at each, without new arrays. Its edge is a smooth line round the wet cells, and
  * its rim comes down to the ground there: the cells themselves are never seen. Figures are read from the film, not from its picture.
@@ -80,7 +83,7 @@ function slopeAt(height: Float64Array, k: number, step: number, place: number, n
 /** Writes one corner of the polygon, part of the way from one cell of a square to another. */
 function setCorner(
   { height, spare }: Surface,
-  { cells: n, cellM }: GridFilm,
+  { cells: n, cellM }: DrawnFilm,
   at: number,
   from: readonly [number, number],
   to: readonly [number, number],
@@ -100,7 +103,7 @@ function setCorner(
 }
 
 /** Finds what is wet of the square whose first cell this is; returns its corners, none when it is dry. */
-function wetPolygon(surface: Surface, film: GridFilm, x: number, y: number): number {
+function wetPolygon(surface: Surface, film: DrawnFilm, x: number, y: number): number {
   const { cells: n } = film;
   let count = 0;
   for (let i = 0; i < 4; i++) {
@@ -119,7 +122,7 @@ function wetPolygon(surface: Surface, film: GridFilm, x: number, y: number): num
 }
 
 /** Writes a corner of the polygon into the surface. */
-function write({ positions, normals, depths }: Surface, at: number, from: number, film: GridFilm): void {
+function write({ positions, normals, depths }: Surface, at: number, from: number, film: DrawnFilm): void {
   const { x, y, height, depth, slopeX, slopeY } = polygon[from] as (typeof polygon)[number];
   const half = film.cells / 2;
   const length = Math.hypot(slopeX, 1, slopeY);
@@ -133,7 +136,7 @@ function write({ positions, normals, depths }: Surface, at: number, from: number
 }
 
 /** Works out how wet the ground is round each cell, and how high the surface is drawn there. */
-function readFilm({ wet, height, spare }: Surface, { cells: n, depthM, wall }: GridFilm): void {
+function readFilm({ wet, height, spare }: Surface, { cells: n, depthM, wall }: DrawnFilm): void {
   height.set(depthM);
   // Sauce lies against the wall: it is drawn on into it.
   for (const [k, inside] of wall) height[k] = depthM[inside] as number;
@@ -150,7 +153,7 @@ function readFilm({ wet, height, spare }: Surface, { cells: n, depthM, wall }: G
 }
 
 /** Cuts the wet surface of a film anew. */
-export function cutSurface(film: GridFilm, into: Surface): void {
+export function cutSurface(film: DrawnFilm, into: Surface): void {
   readFilm(into, film);
   const { cells: n } = film;
   let corners = 0;

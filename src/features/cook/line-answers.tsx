@@ -2,16 +2,16 @@ import { useMemo } from 'react';
 import { lineClosedAfter } from '@/core/film/scenes';
 import { prepareBatch } from '@/core/predict/state';
 import { chocolateColour } from '@/core/shine/colour';
+import { DRAWN_APART, panThickness } from '@/kitchen/cook/pan-thickness';
 import { panSurface, thicker } from '@/kitchen/method/pan-fluid';
 import { CHECK_WORDS } from '@/kitchen/words/check-words';
 import { celsius } from '@/ui/format';
 import { SauceStill } from '@/ui/sauce/sauce-still';
 import type { StillOf } from '@/ui/sauce/stills';
 import { CheckPicture } from './check-picture';
+import { thicknessWords } from './ring-test';
 import type { Cook } from './use-cook';
 
-/** How much thicker or thinner what is called so is drawn (J): three times is seen at once. */
-const TIMES = 3;
 /** s after the spoon was drawn through it. */
 const AFTER_S = 3;
 
@@ -44,9 +44,10 @@ export function LineAnswers({
       still: at(times),
       says: lineWords(lineClosedAfter(thicker(fluid, times), AFTER_S)),
     });
-    return { bitThin: answer(1 / TIMES), good: answer(1), bitThick: answer(TIMES) };
+    return { bitThin: answer(1 / DRAWN_APART), good: answer(1), bitThick: answer(DRAWN_APART) };
   }, [end, process]);
   if (!end || !stills) return null;
+  const found = panThickness(cook.cooked, cook.state);
   const { good, bad } = CHECK_WORDS.coats;
   const words = { bitThin: bad[0]?.[0] ?? '', good, bitThick: bad[1]?.[0] ?? '' };
   return (
@@ -70,6 +71,11 @@ export function LineAnswers({
       <p className="mt-1 text-[13px] text-mute">
         Calculated for this batch at {celsius(Math.round(end.temperatureC))}. Your eye decides.
       </p>
+      {chosen && found && (
+        <p role="status" className="mt-1 text-[15px]">
+          By what was seen and measured: {thicknessWords(found)}
+        </p>
+      )}
     </div>
   );
 }

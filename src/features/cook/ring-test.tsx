@@ -8,20 +8,20 @@ import { usePours } from '@/ui/pours/pours-provider';
 import { RingEntry, type RingRead } from '@/ui/ring-entry';
 import type { Cook } from './use-cook';
 
-/** How this pan pours beside what was reckoned, with its doubt. */
-function thicknessWords({ mean, sd }: Offset): string {
+/** How this pan pours beside what was calculated, with its doubt. */
+export function thicknessWords({ mean, sd }: Offset): string {
   const share = Math.exp(mean) - 1;
   const doubt = percent(Math.exp(sd) - 1);
-  if (Math.abs(share) < 0.05) return `It pours as reckoned, give or take ${doubt}.`;
+  if (Math.abs(share) < 0.05) return `It pours as calculated, give or take ${doubt}.`;
   return share > 0
-    ? `It is about ${percent(share)} thicker than reckoned, give or take ${doubt}.`
-    : `It is about ${percent(-share)} thinner than reckoned, give or take ${doubt}.`;
+    ? `It is about ${percent(share)} thicker than calculated, give or take ${doubt}.`
+    : `It is about ${percent(-share)} thinner than calculated, give or take ${doubt}.`;
 }
 
 /** The ring on a plate, read at any time: it says how this very pan pours. */
 export function RingTest({ cook }: { cook: Cook }) {
   const { state, log, cooked } = cook;
-  const found = panThickness(cooked, state.rings);
+  const found = panThickness(cooked, state);
   const ring = state.rings.at(-1);
   const { offsets } = usePours().knowledge;
   const isFarOff = (read: RingRead) => {

@@ -52,7 +52,7 @@ export function compared({ head, frozen, events }: Pick<BatchAnswer, 'head' | 'f
     minutes: minutesOf(summary.overMs),
     plannedG: cooked.formula.lines.reduce((sum, { grams }) => sum + grams, 0),
     reckonedG: end ? massG(end) : 0,
-    thickness: panThickness(cooked, state.rings)?.mean,
+    thickness: panThickness(cooked, state)?.mean,
     reckoned,
     read: state.temperatures.map(({ ms, temperatureC }) => ({ minutes: minutesOf(ms), temperatureC })),
   };

@@ -26,9 +26,8 @@ import {
   WebGLRenderer,
 } from 'three';
 import { RoomEnvironment } from 'three/addons/environments/RoomEnvironment.js';
-import type { GridFilm } from '@/core/film/grid-film';
 import { PAN_RADIUS_M } from '@/core/film/scenes';
-import { cutSurface, emptySurface, type Surface } from '@/core/film/surface';
+import { cutSurface, type DrawnFilm, emptySurface, type Surface } from '@/core/film/surface';
 import { markedAt, type SurfaceMarks } from './surface-marks';
 
 /** What a sauce looks like, whatever it does. */
@@ -52,7 +51,7 @@ export interface SauceScene {
   /** turns the view, radians from the front */
   readonly turn: (radians: number) => void;
   readonly resize: (width: number, height: number) => void;
-  readonly draw: (film: GridFilm) => void;
+  readonly draw: (film: DrawnFilm) => void;
   /** where on the ground a point of the picture lies, m from its middle to the right and to the front; parts of the picture from its upper left */
   readonly groundAt: (x: number, y: number) => { readonly x: number; readonly y: number } | undefined;
   /** gives everything back to the graphics */

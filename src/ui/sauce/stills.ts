@@ -1,20 +1,16 @@
 import { type DBSchema, openDB } from 'idb';
-import type { FilmFluid } from '@/core/film/mobility';
-import { drawSpoonAcross, dropOnPlate, flowFor, layerInPan } from '@/core/film/scenes';
+import { STILL_CELLS } from '@/core/film/scenes';
+import type { FilmDoor, FilmQuestion } from '@/workers/film.worker';
+import { threadOf } from '@/workers/thread';
 import type { Ground, SauceLook, SauceScene } from './scene';
 
 /** What a still shows: a drop on a plate, or a spoon's line in a pan, some seconds later. */
-export interface StillOf {
-  readonly kind: 'drop' | 'line';
-  readonly fluid: FilmFluid;
+export interface StillOf extends FilmQuestion {
   readonly look: SauceLook;
-  readonly seconds: number;
 }
 
 /** px of a still; it is shown smaller. */
 const SIZE = { width: 480, height: 320 } as const;
-/** Cells on a side of a still. */
-const CELLS = 72;
 /** Pictures that are kept on the tablet. */
 const MOST_KEPT = 400;
 /** A scene nobody has asked for so long is given back, ms. */
@@ -67,31 +63,43 @@ async function keep(key: string, url: string): Promise<void> {
 
 const scenes = new Map<Ground, { readonly scene: SauceScene; readonly canvas: HTMLCanvasElement; timer: number }>();
 
+/** Why there are no graphics here: forty pictures do not each try. */
+let noGraphics: unknown;
+
 /** A scene that draws stills, kept for a while after each. */
 async function sceneFor(ground: Ground) {
   const there = scenes.get(ground);
   if (there) return there;
+  if (noGraphics) throw noGraphics;
   const { sauceScene } = await import('./scene');
   const canvas = document.createElement('canvas');
-  const scene = sauceScene(canvas, ground, CELLS);
+  let scene: SauceScene;
+  try {
+    scene = sauceScene(canvas, ground, STILL_CELLS);
+  } catch (error) {
+    noGraphics = error;
+    throw error;
+  }
   scene.resize(SIZE.width, SIZE.height);
   const made = { scene, canvas, timer: 0 };
   scenes.set(ground, made);
   return made;
 }
 
-function filmOf({ kind, fluid, seconds }: StillOf) {
-  const film = kind === 'drop' ? dropOnPlate(fluid, seconds, CELLS) : layerInPan(fluid, CELLS);
-  if (kind === 'line') drawSpoonAcross(film);
-  flowFor(film, seconds, 0, 1 / 15);
-  return film;
-}
+/** Films flow beside the page. */
+const films = threadOf<FilmDoor>(
+  () => new Worker(new URL('../../workers/film.worker.ts', import.meta.url), { type: 'module' }),
+);
 
 async function draw(of: StillOf): Promise<string> {
   const ground = GROUND[of.kind];
+  // Without graphics nothing flows for nobody.
+  await sceneFor(ground);
+  const { kind, fluid, seconds } = of;
+  const film = await films.ask((door) => door.flowed({ kind, fluid, seconds }));
   const drawing = await sceneFor(ground);
   drawing.scene.look(of.look);
-  drawing.scene.draw(filmOf(of));
+  drawing.scene.draw(film);
   const url = drawing.canvas.toDataURL('image/webp', 0.86);
   clearTimeout(drawing.timer);
   drawing.timer = window.setTimeout(() => {
