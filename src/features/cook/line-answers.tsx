@@ -33,7 +33,11 @@ export function LineAnswers({
   onChoose: (answer: 'good' | 'bitThin' | 'bitThick') => void;
 }) {
   const { followed } = cook.cooked.method;
-  const end = followed[place]?.end;
+  const planned = followed[place]?.end;
+  const begunMs = cook.state.steps[place]?.begunMs ?? Number.POSITIVE_INFINITY;
+  // As warm as it was read last in this step: the picture is of this pan now.
+  const readC = cook.state.temperatures.findLast(({ ms }) => ms >= begunMs)?.temperatureC;
+  const end = useMemo(() => planned && { ...planned, temperatureC: readC ?? planned.temperatureC }, [planned, readC]);
   const { process } = cook.cooked.formula;
   const stills = useMemo(() => {
     if (!end) return undefined;
@@ -69,7 +73,8 @@ export function LineAnswers({
         ))}
       </ul>
       <p className="mt-1 text-[13px] text-mute">
-        Calculated for this batch at {celsius(Math.round(end.temperatureC))}. Your eye decides.
+        Calculated for this batch at {celsius(Math.round(end.temperatureC))}
+        {readC === undefined ? '' : ', as it was read'}. Your eye decides.
       </p>
       {chosen && found && (
         <p role="status" className="mt-1 text-[15px]">
