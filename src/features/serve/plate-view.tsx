@@ -1,11 +1,12 @@
 import { useMemo, useState } from 'react';
 import { keysOf } from '@/core/keys-of';
 import { type PlatePattern, plateGuide } from '@/core/serve/plate-guides';
-import { handShapes, plateShapes } from '@/core/serve/plate-shapes';
+import { handShapes, laidShapes, plateShapes } from '@/core/serve/plate-shapes';
 import { pourWindow } from '@/core/serve/pour-window';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { Button } from '@/ui/button';
 import { celsius, millimetres, significant, weight } from '@/ui/format';
+import { Tick } from '@/ui/tick';
 import { useTyped } from '@/ui/use-typed';
 import { Amount, AskedAnswered, Choice, Fact } from './asked';
 import { Contains } from './contains';
@@ -59,9 +60,10 @@ const ORDER: Readonly<Record<PlatePattern, readonly string[]>> = {
 function usePlate() {
   const [pattern, setPattern] = useTyped<PlatePattern>('pattern', 'hearts', keysOf(PATTERN_WORDS));
   const [shape, setShape] = useTyped<keyof typeof SHAPE_WORDS>('shape', 'round', keysOf(SHAPE_WORDS));
-  const [asked, setAsked] = useTyped('plate', { flatCm: 18, depthMm: 2, drawnMm: 9 });
+  const [asked, setAsked] = useTyped('plate', { flatCm: 18, depthMm: 2, drawnMm: 9, plates: 1 });
   const [seed, setSeed] = useTyped('which swirl', 1);
   const [showsHand, setShowsHand] = useState(false);
+  const [isWiped, setWiped] = useState(true);
   const [tool, setTool] = useState<PlateTool>('dot');
   const mine = useOwnPlate();
   const hand = usePlateHand(tool, asked.flatCm / 2, mine.addDot, mine.addPick);
@@ -70,8 +72,8 @@ function usePlate() {
   const drawing = JSON.stringify([guide.strokes, guide.dots, guide.picks]);
   // biome-ignore lint/correctness/useExhaustiveDependencies: the guide is made anew each time; what is drawn says whether it is another
   const shapes = useMemo(
-    () => (pattern === 'own' ? handShapes(mine.marks, asked.drawnMm) : plateShapes(guide)),
-    [drawing, mine.marks, pattern],
+    () => (pattern === 'own' ? handShapes(mine.marks, asked.drawnMm, isWiped) : plateShapes(guide, isWiped)),
+    [drawing, mine.marks, pattern, isWiped],
   );
   return {
     ...{
@@ -88,6 +90,8 @@ function usePlate() {
       setTool,
       showsHand,
       setShowsHand,
+      isWiped,
+      setWiped,
     },
     isOwn: pattern === 'own',
     hand: pattern === 'own' ? hand : undefined,
@@ -133,16 +137,18 @@ function PlateAsked({ on, second }: { on: AskedPlate; second: ReturnType<typeof 
       {isOwn && <HandTools tool={on.tool} onTool={on.setTool} mine={on.mine} />}
       {on.pattern === 'random' && <Button onClick={on.another}>Another one</Button>}
       {guide.picks.length > 0 && (
-        <label className="flex min-h-11 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 accent-enamel"
-            checked={on.showsHand}
-            onChange={({ target }) => on.setShowsHand(target.checked)}
-          />
-          Show the way of the pick
-        </label>
+        <>
+          <Tick label="Show the way of the pick" isOn={on.showsHand} onTick={on.setShowsHand} />
+          <Tick label="Wipe the pick after each drag" isOn={on.isWiped} onTick={on.setWiped} />
+        </>
       )}
+      <Amount
+        label="For so many plates"
+        unit=""
+        reach={[1, 200]}
+        value={asked.plates}
+        onValue={(plates) => say({ plates: Math.round(plates) })}
+      />
       {(guide.picks.length > 0 || isOwn) && <SecondSauce second={second} />}
     </>
   );
@@ -173,6 +179,14 @@ function PlateFacts({
         {secondG > 0 && (
           <Fact name="of the second sauce" note={second.answer?.name}>
             {weight(significant2(secondG))}
+          </Fact>
+        )}
+        {asked.plates > 1 && (
+          <Fact
+            name={`For ${asked.plates} plates`}
+            note={secondG > 0 ? `and ${weight(significant2(asked.plates * secondG))} of the second sauce` : undefined}
+          >
+            {weight(significant2(asked.plates * firstG))}
           </Fact>
         )}
         <Fact name="Plates in this batch">{plates}</Fact>
@@ -207,28 +221,61 @@ function PlateFacts({
 /** A plate drawn to scale, finished: how much of what, in which order, how warm. */
 export function PlateView({ id, serving }: { id: string; serving: Serving }) {
   const on = usePlate();
-  const { pattern, plate, shape, asked } = on;
+  const { pattern, plate, shape, asked, guide } = on;
   const second = useSecondSauce(id, Math.min(serving.pour.temperatureC, 35));
+  const drawn = second.answer?.colour ?? '#f2e8d5';
   return (
     <AskedAnswered name="On the plate" asked={<PlateAsked on={on} second={second} />}>
       <div className="grid gap-6 lg:grid-cols-[minmax(0,430px)_minmax(0,1fr)]">
         <PlateDrawing
           plate={plate}
-          guide={on.guide}
+          guide={guide}
           shapes={on.shapes}
           showsHand={on.showsHand}
           hand={on.hand}
           fillsSquare={pattern === 'mirror' && plate.isSquare}
           poured={serving.colour}
-          drawn={second.answer?.colour ?? '#f2e8d5'}
+          drawn={drawn}
           label={`${PATTERN_WORDS[pattern]} on a ${SHAPE_WORDS[shape]} plate of ${asked.flatCm} cm, to scale`}
         />
         <PlateFacts on={on} serving={serving} second={second} />
       </div>
+      {(guide.picks.length > 0 || on.isOwn) && <PlateOrder on={on} poured={serving.colour} drawn={drawn} />}
       <p className="mt-4 no-print">
         <Button onClick={() => window.print()}>Print the card for the pass</Button>
       </p>
     </AskedAnswered>
+  );
+}
+
+/** The strokes in their order, for the card at the pass: what is laid, how the pick goes, how it lies in the end. */
+function PlateOrder({ on, poured, drawn }: { on: AskedPlate; poured: string; drawn: string }) {
+  const { guide, plate, pattern, shapes } = on;
+  const laid = useMemo(() => laidShapes(guide), [guide]);
+  const steps = [
+    ['1. Pour and lay', laid, false],
+    ['2. Drag the pick', laid, true],
+    ['3. As it lies', shapes, false],
+  ] as const;
+  return (
+    <ol aria-label="In its order" className="mt-4 grid max-w-2xl grid-cols-3 gap-4">
+      {steps.map(([name, outlines, showsHand]) => (
+        <li key={name} className="text-center text-[14px]">
+          <PlateDrawing
+            plate={plate}
+            guide={guide}
+            shapes={outlines}
+            showsHand={showsHand}
+            hand={undefined}
+            fillsSquare={pattern === 'mirror' && plate.isSquare}
+            poured={poured}
+            drawn={drawn}
+            label={name}
+          />
+          {name}
+        </li>
+      ))}
+    </ol>
   );
 }
 

@@ -29,6 +29,18 @@ describe('the finished plate', () => {
     expect(after).toEqual(handShapes([{ dot: { x: 1, y: 0 } }], 9)[0]);
   });
 
+  it('a pick that is not wiped drags wider each time, and takes none away either', () => {
+    const guide = plateGuide('star', plate);
+    const [wiped, sticky] = [plateShapes(guide), plateShapes(guide, false)];
+    expect(sticky).not.toEqual(wiped);
+    expect(plateShapes({ ...guide, picks: guide.picks.slice(0, 1) }, false)).toEqual(
+      plateShapes({ ...guide, picks: guide.picks.slice(0, 1) }),
+    );
+    expect(Math.abs(area(sticky) / area(wiped) - 1)).toBeLessThan(0.03);
+    const marks = [{ dot: { x: 0, y: 0 } }, ...guide.picks.slice(0, 3).map((pick) => ({ pick }))];
+    expect(handShapes(marks, 30, false)).not.toEqual(handShapes(marks, 30));
+  });
+
   it('a drag of one point, or beside everything, moves nothing', () => {
     const laid = laidShapes(plateGuide('dots', plate));
     expect(picked(laid, [{ x: 0, y: 0 }])).toEqual(laid);
