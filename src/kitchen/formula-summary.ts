@@ -3,6 +3,7 @@ import type { FilmFluid } from '@/core/film/mobility';
 import { atThePour } from '@/core/formula/moment-role';
 import { calibrationOf, type KitchenKnowledge } from '@/core/learn/kitchen';
 import { linearChance } from '@/core/predict/linear-chance';
+import { QUOTED_AT_C } from '@/core/predict/predict-formula';
 import { chocolateColour } from '@/core/shine/colour';
 import { findUse } from '@/core/uses/ready-gates';
 import type { StoredFormula } from '@/formats/server-answers';
@@ -29,8 +30,9 @@ export interface FormulaSummary {
         readonly colour: string;
         readonly shine: number;
         readonly plateDiameterMm: number;
-        /** how it flows at its pour */
+        /** how it flows at its pour, and °C of that */
         readonly fluid: FilmFluid;
+        readonly pourC: number;
         readonly standing: Standing;
         /** that every gate lands, 0-1 */
         readonly chance: number;
@@ -77,6 +79,7 @@ export function summarise(
       shine: atPour?.state.shine ?? prediction.asKept.shine,
       plateDiameterMm: atPour?.plateDiameterMm ?? 50,
       fluid: fluidOf(atPour?.state ?? prediction.asKept),
+      pourC: atPour?.moment.temperatureC ?? QUOTED_AT_C,
       standing: standingOf(prediction.lands, chance),
       chance,
       gates: prediction.gates.length,

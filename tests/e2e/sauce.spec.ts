@@ -108,6 +108,25 @@ test.describe('with graphics', () => {
     expect(silent).toEqual([]);
   });
 
+  test('another formula is poured beside this one, and this one as it was before its edits', async ({
+    page,
+    silent,
+  }) => {
+    await openFormula(page, { name: 'Weir beside' });
+    await page.getByRole('button', { name: /^At the pour: spreads to .* Pour it$/ }).click();
+    const sheet = page.getByRole('dialog');
+    await sheet.getByRole('button', { name: 'Another formula' }).click();
+    await sheet.getByRole('combobox', { name: 'Another formula' }).selectOption({ index: 1 });
+    const pictures = sheet.getByTestId('pour-picture');
+    await expect(pictures).toHaveCount(2);
+    await expect(pictures.nth(1)).not.toHaveAttribute('data-picture', 'coming');
+    await expect(pictures.nth(1)).toHaveAttribute('data-spread-mm', /^\d+\.\d$/);
+    await expectAccessible(page);
+    await sheet.getByRole('button', { name: 'Nothing', exact: true }).click();
+    await expect(pictures).toHaveCount(1);
+    expect(silent).toEqual([]);
+  });
+
   test('pictures of a pan are drawn once and kept', async ({ page, silent }) => {
     const id = await openFormula(page, { name: 'Weir pictures' });
     await page.goto(`/rescue?formula=${id}&sign=bitThick`);

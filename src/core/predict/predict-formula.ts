@@ -38,7 +38,7 @@ export interface Prediction {
 }
 
 /** °C at which water activity and density of the whole formula are quoted, as they are measured. */
-const QUOTED_AT_C = 20;
+export const QUOTED_AT_C = 20;
 
 /** A pan with no more than this is empty: shares of it would be noise, or no numbers. */
 const LEAST_MASS_G = 1e-6;

@@ -1,5 +1,6 @@
 'use client';
 
+import { useMemo } from 'react';
 import { predictPan } from '@/kitchen/known-pan';
 import type { PanLine } from '../draft/edit';
 import { totalGrams } from '../draft/formula-draft';
@@ -32,7 +33,7 @@ export function BenchSheets({ bench, sheet, onAdded }: Props) {
   if (typeof sheet === 'object') {
     if ('swap' in sheet) return <Swap bench={bench} rowKey={sheet.swap} close={close} />;
     if ('blend' in sheet) return <Blend bench={bench} rowKey={sheet.blend} close={close} />;
-    return predicted && <PourSheet prediction={predicted.prediction} moment={sheet.pour} onClose={close} />;
+    return <Pour bench={bench} moment={sheet.pour} close={close} />;
   }
   switch (sheet) {
     case 'add':
@@ -89,6 +90,27 @@ function Add({ bench: { formula, shelf }, close, onAdded }: Part & Pick<Props, '
         onAdded(key);
       }}
     />
+  );
+}
+
+/** The pour of a moment, with what it may be laid beside: before these edits, with the proposal, what it is compared with. */
+function Pour({ bench, moment, close }: Part & { moment: string }) {
+  const { id, formula, shelf, otherwise, proposed, compared } = bench;
+  const { predicted, reference, calibration } = formula;
+  const before = useMemo(
+    () => (otherwise ? predictPan(reference, shelf.larder, calibration)?.prediction : undefined),
+    [otherwise, reference, shelf.larder, calibration],
+  );
+  const others = useMemo(
+    () => [
+      ...(before ? [{ name: 'Before these edits', prediction: before }] : []),
+      ...(proposed ? [{ name: 'With the proposal', prediction: proposed }] : []),
+      ...compared,
+    ],
+    [before, proposed, compared],
+  );
+  return (
+    predicted && <PourSheet id={id} prediction={predicted.prediction} moment={moment} others={others} onClose={close} />
   );
 }
 
