@@ -57,6 +57,29 @@ test('a brief with two uses is said, answered, and opened on the bench with its 
   expect(silent).toEqual([]);
 });
 
+test('the use is drawn, and dragged thicker by finger or keys its gates move', async ({ page, silent }) => {
+  await newBrief(page);
+  const cards = page.getByTestId('gate-cards');
+  const slider = page.getByRole('slider', { name: 'Coat pastry: thicker or thinner' });
+  await expect(slider).toHaveAttribute('aria-valuetext', /^2\smm$/);
+  const before = await cards.textContent();
+  await slider.focus();
+  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowUp');
+  await expect(slider).toHaveAttribute('aria-valuetext', /^2\.5\smm$/);
+  await expect(field(page, 'Coat pastry: coat')).toHaveValue('2.5');
+  await expect.poll(() => cards.textContent()).not.toBe(before);
+  const box = await slider.boundingBox();
+  if (!box) throw new Error('it is there');
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 2 + 60, { steps: 6 });
+  await page.mouse.up();
+  await expect.poll(async () => Number(await slider.getAttribute('aria-valuenow'))).toBeLessThan(2);
+  await page.keyboard.press('Home');
+  await expectAccessible(page);
+  expect(silent).toEqual([]);
+});
+
 test('guests, pieces by name and the day it is wanted; what nobody asked for makes room', async ({ page, silent }) => {
   await newBrief(page);
   await use(page, 'Nap ice cream').click();

@@ -5,6 +5,7 @@ import { JOB_WORDS } from '@/kitchen/words/job-words';
 import { Sentence } from '@/ui/sentence';
 import { jobFields } from './job-sentence-fields';
 import { PiecesLine } from './pieces-line';
+import { UsePicture } from './use-picture';
 
 /** One job as a sentence that is being completed. */
 export function JobSentence({
@@ -59,6 +60,7 @@ export function JobSentence({
         )}
       </span>
       <PiecesLine job={job} label={label} onJob={onJob} />
+      <UsePicture job={job} label={label('thicker or thinner')} onMm={(mm) => onJob({ mm })} />
     </div>
   );
 }
