@@ -66,7 +66,7 @@ test('the use is drawn, and dragged thicker by finger or keys its gates move', a
   await slider.focus();
   for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowUp');
   await expect(slider).toHaveAttribute('aria-valuetext', /^2\.5\smm$/);
-  await expect(field(page, 'Coat pastry: coat')).toHaveValue('2.5');
+  await expect(field(page, 'Coat pastry: thick')).toHaveValue('2.5');
   await expect.poll(() => cards.textContent()).not.toBe(before);
   const box = await slider.boundingBox();
   if (!box) throw new Error('it is there');
