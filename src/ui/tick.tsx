@@ -1,7 +1,19 @@
+import type { ReactNode } from 'react';
+
 /** A box to tick, with its words beside it. */
-export function Tick({ label, isOn, onTick }: { label: string; isOn: boolean; onTick: (isOn: boolean) => void }) {
+export function Tick({
+  label,
+  isOn,
+  onTick,
+  className = '',
+}: {
+  label: ReactNode;
+  isOn: boolean;
+  onTick: (isOn: boolean) => void;
+  className?: string;
+}) {
   return (
-    <label className="flex min-h-11 items-center gap-3">
+    <label className={`flex min-h-11 items-center gap-3 ${className}`}>
       <input
         type="checkbox"
         className="size-5 accent-enamel"

@@ -2,15 +2,14 @@ import { useMemo, useRef, useState } from 'react';
 import { CELLS, dropOnPlate, flowFor } from '@/core/film/scenes';
 import { spreadDiameter } from '@/core/flow/ring-spread';
 import type { Seen } from '@/core/practice/observe';
-import { degrees, millimetres } from '@/ui/format';
+import { millimetres } from '@/ui/format';
 import type { SauceLook } from '@/ui/sauce/scene';
+import { TiltSlider } from '@/ui/sauce/tilt-slider';
 import { useFrames } from '@/ui/sauce/use-frames';
 import { useScene } from '@/ui/sauce/use-scene';
 import { PanScene } from './pan-scene';
 import { type Begun, type Doing, LASTS, wantsStills } from './use-doing';
 import { usePanFilm } from './use-pan-film';
-
-const MOST_TILT = 20;
 
 /** What a pan looks like. */
 const lookOf = ({ colour, shine, grit, driedRim, hasSkin, hasBubbles }: Seen): SauceLook => ({
@@ -71,24 +70,14 @@ export function PanPicture({
           from.current = undefined;
         }}
       />
-      <label className="mt-2 flex min-h-11 items-center gap-3">
-        Tilt
-        <input
-          type="range"
-          aria-label={`Tilt of ${label.split('.')[0]?.toLowerCase()}`}
-          aria-valuetext={degrees(tilt)}
-          min={-MOST_TILT}
-          max={MOST_TILT}
-          step={1}
-          value={tilt}
-          className="h-11 w-full accent-enamel"
-          onChange={({ target }) => {
-            setTilt(Number(target.value));
-            pan.tiltTo(Number(target.value));
-          }}
-        />
-        <span className="read w-12 text-right">{tilt}°</span>
-      </label>
+      <TiltSlider
+        of={label.split('.')[0]?.toLowerCase() ?? ''}
+        value={tilt}
+        onTilt={(value) => {
+          setTilt(value);
+          pan.tiltTo(value);
+        }}
+      />
       <p className="text-[13.5px] text-mute">Draw a spoon through it with a finger. The pan is 12 cm wide.</p>
       {dropped && <PlatePicture key={begun?.kind === 'drop' ? begun.at : 0} seen={dropped} />}
     </div>

@@ -4,13 +4,13 @@ import { useRef, useState } from 'react';
 import type { FilmFluid } from '@/core/film/mobility';
 import { CELLS } from '@/core/film/scenes';
 import { Button } from '@/ui/button';
-import { celsius, centimetres, degrees, millimetres } from '@/ui/format';
+import { celsius, centimetres, millimetres } from '@/ui/format';
 import { Puddle } from '@/ui/puddle';
 import type { SauceLook } from './scene';
+import { TiltSlider } from './tilt-slider';
 import { usePour } from './use-pour';
 import { useScene } from './use-scene';
 
-const MOST_TILT = 20;
 /** A finger over so many px turns the view by a radian. */
 const PX_A_RADIAN = 260;
 const MOST_TURN = 0.9;
@@ -68,22 +68,7 @@ export function PourPicture({
         </Button>
         <Button onClick={pour.atOnce}>Show 30 s at once</Button>
         <Button onClick={pour.spoon}>Draw a spoon through</Button>
-        <label className="flex min-h-11 flex-1 items-center gap-3 whitespace-nowrap">
-          Tilt
-          <input
-            type="range"
-            aria-label="Tilt of the plate"
-            aria-valuetext={degrees(tiltDegrees)}
-            min={-MOST_TILT}
-            max={MOST_TILT}
-            step={1}
-            value={tiltDegrees}
-            className="h-11 w-full min-w-32 accent-enamel"
-            onChange={({ target }) => tiltTo(Number(target.value))}
-            onDoubleClick={() => tiltTo(0)}
-          />
-          <span className="read w-12 text-right">{tiltDegrees}°</span>
-        </label>
+        <TiltSlider of="the plate" value={tiltDegrees} onTilt={tiltTo} />
       </div>
     </figure>
   );

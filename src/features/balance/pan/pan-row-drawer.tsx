@@ -6,6 +6,7 @@ import { choiceOf } from '@/ui/choice-of';
 import { gramsPlain } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
+import { Tick } from '@/ui/tick';
 import { GramEffects } from './gram-effects';
 import { stepNumber, stepped, stepText } from './gram-steps';
 import type { PanRowProps } from './pan-row-props';
@@ -50,15 +51,12 @@ export function PanRowDrawer(props: PanRowProps) {
         </p>
       )}
       <div className="grid grid-cols-2 gap-2">
-        <label className="flex min-h-11 items-center gap-2 text-[13.5px]">
-          <input
-            type="checkbox"
-            className="size-5 accent-enamel"
-            checked={line.byVolume ?? false}
-            onChange={(event) => edit({ type: 'byVolume', key: line.key, byVolume: event.target.checked })}
-          />
-          by cup or spoon
-        </label>
+        <Tick
+          label="by cup or spoon"
+          isOn={line.byVolume ?? false}
+          onTick={(isOn) => edit({ type: 'byVolume', key: line.key, byVolume: isOn })}
+          className="text-[13.5px]"
+        />
         <label className="flex min-h-11 items-center gap-2 text-[13.5px]">
           <span className="shrink-0">Ratio kept</span>
           <select

@@ -13,6 +13,7 @@ import { gramsPlain, significant, weight } from '@/ui/format';
 import { NumberField } from '@/ui/number-field';
 import { GRAMS } from '@/ui/parse-amount';
 import { Sheet } from '@/ui/sheet';
+import { Tick } from '@/ui/tick';
 import type { PanLine } from '../draft/edit';
 import { BeforeAfterCurve } from '../material/before-after-curve';
 
@@ -169,15 +170,7 @@ export function BlendSheet({
         >
           <Plus size={16} aria-hidden="true" /> Another part
         </Button>
-        <label className="flex min-h-11 items-center gap-3">
-          <input
-            type="checkbox"
-            className="size-5 accent-enamel"
-            checked={inStock}
-            onChange={(event) => setInStock(event.target.checked)}
-          />
-          only what is in hand
-        </label>
+        <Tick label="only what is in hand" isOn={inStock} onTick={setInStock} />
       </div>
       <p role="status" className={`mt-3 ${found && !found.possible ? 'text-off' : 'text-mute'}`}>
         {blendWords(found, aim, target)}

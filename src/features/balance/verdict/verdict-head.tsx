@@ -7,6 +7,7 @@ import type { Prediction } from '@/core/predict/predict-formula';
 import { Button, Key } from '@/ui/button';
 import { choiceOf } from '@/ui/choice-of';
 import { STANDING_WORDS } from '@/ui/standing-words';
+import { Tick } from '@/ui/tick';
 import { READ_ALOUD_AFTER_MS, useSettled } from '@/ui/use-settled';
 import type { FormulaDraft } from '../draft/edit';
 import { ProposalCard } from './proposal-card';
@@ -97,15 +98,12 @@ export function VerdictHead({
         </select>
       </div>
       {household !== undefined && goal === 'close' && (
-        <label className="flex min-h-11 items-center gap-2 text-[13.5px]">
-          <input
-            type="checkbox"
-            className="size-5 accent-enamel"
-            checked={household}
-            onChange={(event) => onHousehold(event.target.checked)}
-          />
-          round to whole spoons and quarter cups
-        </label>
+        <Tick
+          label="round to whole spoons and quarter cups"
+          isOn={household}
+          onTick={onHousehold}
+          className="text-[13.5px]"
+        />
       )}
       {canKeepFlow && !proposal && (
         <Button className="mb-1 w-full" disabled={busy} onClick={() => void balancing.keepFlow()}>
