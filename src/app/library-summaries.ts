@@ -2,10 +2,11 @@ import { setImmediate as nextTurn } from 'node:timers/promises';
 import type { KitchenKnowledge } from '@/core/learn/kitchen';
 import type { Ingredient } from '@/formats/ingredient';
 import type { StoredFormula } from '@/formats/server-answers';
-import { type FormulaSummary, summarise } from '@/kitchen/formula-summary';
-import type { Larder } from '@/kitchen/known-item';
+import { type FormulaSummary, type PouredLook, summarise } from '@/kitchen/formula-summary';
+import { type Larder, larderOf } from '@/kitchen/known-item';
 import type { Database } from '@/server/db/query-builder';
 import { listLibrary, type UnreadableFormula } from '@/server/repositories/formula-list';
+import { findFormula } from '@/server/repositories/formulas';
 import { kitchenPours } from '@/server/repositories/kitchen-tests';
 import { someIngredients } from '@/server/repositories/larder';
 
@@ -35,6 +36,24 @@ function summaryOf(
   const summary = summarise(formula, larder, knowledge);
   kept.set(formula, { summary, from, knowledge });
   return { summary, isNew: true };
+}
+
+/** What single formulas look like as they are poured, by id; those that are gone or empty are left out. */
+export async function pouredLooks(db: Database, ids: readonly string[]): Promise<Readonly<Record<string, PouredLook>>> {
+  // One that cannot be read has no picture; the list says what is wrong with it.
+  const found = await Promise.all([...new Set(ids)].map((id) => findFormula(db, id).catch(() => undefined)));
+  const formulas = found.filter((each) => each !== undefined);
+  const used = formulas.flatMap(({ file }) => file.lines.map(({ ingredient }) => ingredient));
+  const larder = larderOf(await someIngredients(db, used));
+  const knowledge = await kitchenPours(db);
+  return Object.fromEntries(
+    formulas.flatMap((formula) => {
+      const { predicted } = summarise(formula, larder, knowledge);
+      if (!predicted) return [];
+      const { colour, shine, plateDiameterMm, fluid, pourC } = predicted;
+      return [[formula.id, { colour, shine, plateDiameterMm, fluid, pourC }]];
+    }),
+  );
 }
 
 /**

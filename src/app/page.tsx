@@ -10,6 +10,7 @@ import { lookUpBook } from '@/server/repositories/book';
 import { tasksOf } from '@/server/repositories/days';
 import { countFormulas, listNames } from '@/server/repositories/formula-list';
 import { listShelf } from '@/server/repositories/shelf';
+import { pouredLooks } from './library-summaries';
 
 export const dynamic = 'force-dynamic';
 
@@ -39,13 +40,16 @@ async function factsOf(db: Database, now: Date): Promise<TodayFacts> {
     await countFormulas(db),
   ];
   const names = new Map((tasks.length > 0 ? await listNames(db) : []).map(({ id, name }) => [id, name]));
+  const lately = lastOfEach(book.rows);
+  const shown = [...running, ...tasks, ...lately].map(({ formulaId }) => formulaId).filter((id) => id !== null);
   const isDue = ({ useBy }: { useBy: string | null }) => useBy !== null && useBy <= day;
   return {
     day,
     running,
     due: tasks.map((task) => ({ ...task, name: names.get(task.formulaId) ?? 'A formula' })),
     useFirst: [...shelf.filter(isDue), ...shelf.filter((item) => !isDue(item))].slice(0, MOST),
-    lately: lastOfEach(book.rows),
+    lately,
+    looks: await pouredLooks(db, shown),
     formulas,
     troubles: troublesNow(),
   };

@@ -12,6 +12,16 @@ import { keyed, predictPan } from './known-pan';
 import { fluidOf } from './method/pan-fluid';
 import { JOB_WORDS, USE_NAMES } from './words/job-words';
 
+/** What 20 ml of a formula look like on a plate at its pour. */
+export interface PouredLook {
+  readonly colour: string;
+  readonly shine: number;
+  readonly plateDiameterMm: number;
+  /** how it flows there, and °C of that */
+  readonly fluid: FilmFluid;
+  readonly pourC: number;
+}
+
 /** A formula as a card of the list shows it. */
 export interface FormulaSummary {
   readonly id: string;
@@ -26,19 +36,13 @@ export interface FormulaSummary {
   readonly rows: number;
   /** nothing predicted while the pan is empty or an ingredient is unknown */
   readonly predicted:
-    | {
-        readonly colour: string;
-        readonly shine: number;
-        readonly plateDiameterMm: number;
-        /** how it flows at its pour, and °C of that */
-        readonly fluid: FilmFluid;
-        readonly pourC: number;
+    | (PouredLook & {
         readonly standing: Standing;
         /** that every gate lands, 0-1 */
         readonly chance: number;
         readonly gates: number;
         readonly missed: number;
-      }
+      })
     | undefined;
   /** text the search looks through */
   readonly words: string;

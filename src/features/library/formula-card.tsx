@@ -1,15 +1,13 @@
 import { Archive, ArchiveRestore, CalendarPlus, Copy, Trash2 } from 'lucide-react';
 import Link from 'next/link';
-import { useMemo } from 'react';
 import type { Standing as StandingWord } from '@/core/balance/standing';
 import type { OneSided } from '@/core/learn/one-sided';
 import type { FormulaSummary } from '@/kitchen/formula-summary';
 import { missPhrase } from '@/kitchen/words/test-words';
 import { Button } from '@/ui/button';
-import { millimetres, percent, weight } from '@/ui/format';
+import { percent, weight } from '@/ui/format';
 import { AsKitchenPours } from '@/ui/pours/as-kitchen-pours';
-import { Puddle } from '@/ui/puddle';
-import { SauceStill } from '@/ui/sauce/sauce-still';
+import { PouredStill } from '@/ui/sauce/poured-still';
 import { likelyWords } from '@/ui/standing-words';
 
 /** A formula at a glance: its drawn colour and puddle, what it is for, how much, and whether it lands. */
@@ -33,7 +31,7 @@ export function FormulaCard({
       <Link href={`/formulas/${id}/balance`} className="flex min-w-0 flex-1 gap-4 rounded-xl px-4 pt-3 pb-2">
         <span className="w-28 shrink-0 self-center">
           {predicted ? (
-            <Poured predicted={predicted} />
+            <PouredStill poured={predicted} />
           ) : (
             <span className="block text-center text-[13px] text-mute">empty pan</span>
           )}
@@ -83,23 +81,6 @@ export function FormulaCard({
         </Button>
       </div>
     </li>
-  );
-}
-
-/** 20 ml of it on a plate, half a minute after the pour. */
-function Poured({ predicted }: { predicted: NonNullable<FormulaSummary['predicted']> }) {
-  const { colour, shine, fluid, plateDiameterMm } = predicted;
-  const still = useMemo(
-    () => ({ kind: 'drop', fluid, seconds: 30, look: { colour, shine } }) as const,
-    [colour, shine, fluid],
-  );
-  const label = `20 ml at the pour spreads to ${millimetres(Math.round(plateDiameterMm))}`;
-  return (
-    <SauceStill
-      of={still}
-      name={label}
-      flat={<Puddle diameterMm={plateDiameterMm} colour={colour} shine={shine} label={label} className="w-full" />}
-    />
   );
 }
 

@@ -5,13 +5,16 @@ import { useRouter } from 'next/navigation';
 import { type ReactNode, useEffect, useRef, useState } from 'react';
 import type { BatchHead } from '@/formats/batch';
 import type { BookRow } from '@/formats/book';
+import { lookUp } from '@/formats/look-up';
 import type { ShelfItem } from '@/formats/shelf';
+import type { PouredLook } from '@/kitchen/formula-summary';
 import { useChanges } from '@/kitchen/use-changes';
 import { dayWords, dueWords } from '@/kitchen/words/due-words';
 import { PLACE_WORDS } from '@/kitchen/words/keeping-words';
 import { RESCUE_NAME } from '@/kitchen/words/rescue-words';
 import { batchNumber } from '@/ui/batch-number';
 import { weight } from '@/ui/format';
+import { PouredStill } from '@/ui/sauce/poured-still';
 import { clockOf } from '@/ui/time-of-day';
 import { TopBar } from '@/ui/top-bar';
 import { useDay } from '@/ui/use-day';
@@ -40,6 +43,8 @@ export interface TodayFacts {
   /** the last batch of each formula that was made lately */
   readonly lately: readonly BookRow[];
   readonly formulas: number;
+  /** what formulas above look like as they are poured, by id */
+  readonly looks: Readonly<Record<string, PouredLook>>;
   /** what is wrong with the data or its backups */
   readonly troubles: readonly string[];
 }
@@ -76,10 +81,10 @@ export function TodayScreen({ facts }: { facts: TodayFacts }) {
         ))}
         {facts.formulas === 0 && <HowToBegin />}
         <div className="mt-3 grid gap-4 md:grid-cols-2">
-          <Running batches={facts.running} />
-          <Due tasks={facts.due} />
+          <Running batches={facts.running} looks={facts.looks} />
+          <Due tasks={facts.due} looks={facts.looks} />
           <UseFirst items={facts.useFirst} day={facts.day} />
-          <Lately rows={facts.lately} formulas={facts.formulas} />
+          <Lately rows={facts.lately} formulas={facts.formulas} looks={facts.looks} />
         </div>
       </main>
     </div>
@@ -105,10 +110,23 @@ const More = ({ href, children }: { href: string; children: string }) => (
 );
 
 /** A line of a part that leads somewhere. */
-function Line({ href, name, beside, figure }: { href: string; name: string; beside: string; figure: string }) {
+function Line({
+  href,
+  name,
+  beside,
+  figure,
+  look,
+}: {
+  href: string;
+  name: string;
+  beside: string;
+  figure: string;
+  look?: PouredLook | undefined;
+}) {
   return (
     <li className="border-rule border-t">
       <Link href={href} className="flex min-h-13 items-center gap-3 py-1 hover:text-enamel">
+        {look && <PouredStill poured={look} className="w-16 shrink-0" />}
         <span className="min-w-0 flex-1">
           <strong className="block truncate">{name}</strong>
           <span className="block truncate text-[13.5px] text-mute" suppressHydrationWarning>
@@ -123,20 +141,23 @@ function Line({ href, name, beside, figure }: { href: string; name: string; besi
   );
 }
 
-function Running({ batches }: { batches: readonly BatchHead[] }) {
+type Looks = { readonly looks: TodayFacts['looks'] };
+
+function Running({ batches, looks }: { batches: readonly BatchHead[] } & Looks) {
   return (
     <Part title="On the stove" more={<More href="/rescue">{RESCUE_NAME}</More>}>
       {batches.length === 0 ? (
         <p className="py-2 text-mute">Nothing is being cooked.</p>
       ) : (
         <ul>
-          {batches.map(({ id, number, name, startedMs }) => (
+          {batches.map(({ id, number, name, startedMs, formulaId }) => (
             <Line
               key={id}
               href={`/batches/${id}`}
               name={name}
               beside={`since ${new Date(startedMs).toLocaleTimeString('en-GB', TIME)}`}
               figure={batchNumber(number)}
+              look={formulaId === null ? undefined : lookUp(looks, formulaId)}
             />
           ))}
         </ul>
@@ -145,7 +166,7 @@ function Running({ batches }: { batches: readonly BatchHead[] }) {
   );
 }
 
-function Due({ tasks }: { tasks: readonly DueToday[] }) {
+function Due({ tasks, looks }: { tasks: readonly DueToday[] } & Looks) {
   return (
     <Part title="Due today" more={<More href="/day">The day on a line</More>}>
       {tasks.length === 0 ? (
@@ -159,6 +180,7 @@ function Due({ tasks }: { tasks: readonly DueToday[] }) {
               name={name}
               beside="to be ready"
               figure={clockOf(readyMinutes)}
+              look={lookUp(looks, formulaId)}
             />
           ))}
         </ul>
@@ -193,7 +215,7 @@ function UseFirst({ items, day }: { items: readonly ShelfItem[]; day: string }) 
   );
 }
 
-function Lately({ rows, formulas }: { rows: readonly BookRow[]; formulas: number }) {
+function Lately({ rows, formulas, looks }: { rows: readonly BookRow[]; formulas: number } & Looks) {
   return (
     <Part title="Made lately" more={<More href="/formulas">{`All ${formulas} formulas`}</More>}>
       {rows.length === 0 ? (
@@ -207,6 +229,7 @@ function Lately({ rows, formulas }: { rows: readonly BookRow[]; formulas: number
               name={name}
               beside={`${new Date(startedMs).toLocaleDateString('en-GB', DAY)}${hasLanded === null ? '' : hasLanded ? ', landed' : ', missed'}`}
               figure=""
+              look={lookUp(looks, formulaId)}
             />
           ))}
         </ul>
