@@ -1,23 +1,12 @@
 import { useMemo } from 'react';
-import { lineClosedAfter } from '@/core/film/scenes';
-import { prepareBatch } from '@/core/predict/state';
-import { chocolateColour } from '@/core/shine/colour';
-import { DRAWN_APART, panThickness } from '@/kitchen/cook/pan-thickness';
-import { panSurface, thicker } from '@/kitchen/method/pan-fluid';
+import { panThickness } from '@/kitchen/cook/pan-thickness';
 import { CHECK_WORDS } from '@/kitchen/words/check-words';
 import { celsius } from '@/ui/format';
+import { LINES, type Line, lineStills } from '@/ui/sauce/line-stills';
 import { SauceStill } from '@/ui/sauce/sauce-still';
-import type { StillOf } from '@/ui/sauce/stills';
 import { CheckPicture } from './check-picture';
 import { thicknessWords } from './ring-test';
 import type { Cook } from './use-cook';
-
-/** s after the spoon was drawn through it. */
-const AFTER_S = 3;
-
-/** What a spoon's line does, for who does not see its picture. */
-const lineWords = (closed: number): string =>
-  closed > 0.85 ? 'the line has closed' : closed > 0.25 ? 'the line is closing' : 'the line stays open';
 
 /** The spoon's line as it should be in this pan, with too thin and too thick beside it: what is seen is tapped. */
 export function LineAnswers({
@@ -29,8 +18,8 @@ export function LineAnswers({
   cook: Cook;
   place: number;
   /** the answer that was given */
-  chosen: 'good' | 'bitThin' | 'bitThick' | undefined;
-  onChoose: (answer: 'good' | 'bitThin' | 'bitThick') => void;
+  chosen: Line | undefined;
+  onChoose: (answer: Line) => void;
 }) {
   const { followed } = cook.cooked.method;
   const planned = followed[place]?.end;
@@ -39,17 +28,7 @@ export function LineAnswers({
   const readC = cook.state.temperatures.findLast(({ ms }) => ms >= begunMs)?.temperatureC;
   const end = useMemo(() => planned && { ...planned, temperatureC: readC ?? planned.temperatureC }, [planned, readC]);
   const { process } = cook.cooked.formula;
-  const stills = useMemo(() => {
-    if (!end) return undefined;
-    const { fluid, shine } = panSurface(end, process);
-    const look = { colour: chocolateColour(prepareBatch(end.liquid, process).mixture), shine };
-    const at = (times: number): StillOf => ({ kind: 'line', fluid: thicker(fluid, times), look, seconds: AFTER_S });
-    const answer = (times: number) => ({
-      still: at(times),
-      says: lineWords(lineClosedAfter(thicker(fluid, times), AFTER_S)),
-    });
-    return { bitThin: answer(1 / DRAWN_APART), good: answer(1), bitThick: answer(DRAWN_APART) };
-  }, [end, process]);
+  const stills = useMemo(() => end && lineStills(end, process), [end, process]);
   if (!end || !stills) return null;
   const found = panThickness(cook.cooked, cook.state);
   const { good, bad } = CHECK_WORDS.coats;
@@ -57,7 +36,7 @@ export function LineAnswers({
   return (
     <div data-testid="line-answers">
       <ul className="mt-2 grid grid-cols-3 gap-2">
-        {(['bitThin', 'good', 'bitThick'] as const).map((answer) => (
+        {LINES.map((answer) => (
           <li key={answer}>
             <button
               type="button"

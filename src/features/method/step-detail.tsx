@@ -11,6 +11,7 @@ import { reheatingSplash } from '@/kitchen/method/reheating';
 import { stepCaution } from '@/kitchen/method/step-caution';
 import type { WorkedMethod } from '@/kitchen/method/work-method';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
+import { CHECKS_OF } from '@/kitchen/words/check-words';
 import { wordsOfStep } from '@/kitchen/words/fitting-words';
 import { mendSentence, previewSentence } from '@/kitchen/words/mend-words';
 import { faultSentence } from '@/kitchen/words/method-fault-words';
@@ -22,6 +23,7 @@ import { faultNumbers } from '@/ui/fault-numbers';
 import { celsius, centimetres, weight } from '@/ui/format';
 import { PanPicture } from '@/ui/pan-picture';
 import { StepEditor } from './edit/step-editor';
+import { LineLooks } from './line-looks';
 import { StepFigures } from './step-figures';
 import { useMends } from './use-mends';
 
@@ -124,6 +126,9 @@ export function StepDetail({
               />
               <figcaption className="mt-1 text-center font-semibold">{words.looks}</figcaption>
             </figure>
+          )}
+          {formula && CHECKS_OF[followed.step.kind]?.includes('coats') && (
+            <LineLooks pan={followed.end} process={formula.process} />
           )}
         </>
       )}

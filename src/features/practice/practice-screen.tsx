@@ -15,7 +15,7 @@ import { CallPanel } from './call-panel';
 import { CoolingPresses, useCooling } from './cooling-pan';
 import { EyePanel } from './eye-panel';
 import { LearnerBar } from './learner-bar';
-import { PanPicture } from './pan-picture';
+import { PracticePan } from './practice-pan';
 import { PAN_NAMES, type Sign, Signs, signWords } from './signs';
 import { useDoing } from './use-doing';
 import { type Practice, usePractice } from './use-practice';
@@ -86,7 +86,7 @@ function Scene({ exercise, coolingC }: { exercise: Exercise; coolingC: number })
           return (
             <div key={name} className="rounded-xl border border-rule bg-sheet p-3">
               {name && <p className="font-semibold">Pan{name}</p>}
-              <PanPicture
+              <PracticePan
                 seen={now}
                 doing={doing}
                 begun={begun}

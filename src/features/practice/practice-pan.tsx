@@ -19,7 +19,7 @@ const lookOf = ({ colour, shine, grit, driedRim, hasSkin, hasBubbles }: Seen): S
 });
 
 /** A practice pan: the spoon is drawn through it wherever one likes, it is tilted with a finger, and 20 ml of it lie on a plate. */
-export function PanPicture({
+export function PracticePan({
   seen,
   doing,
   begun,
