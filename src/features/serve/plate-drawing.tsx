@@ -73,17 +73,23 @@ export function PlateDrawing({
         // biome-ignore lint/suspicious/noArrayIndexKey: shapes stand in their order
         <path key={i} d={way} fill={poolCm > 0 ? drawn : poured} />
       ))}
-      {(showsHand ? picks : []).map((way, i) => (
-        <path
-          // biome-ignore lint/suspicious/noArrayIndexKey: ways stand in their order
-          key={i}
-          d={wayOf(way)}
-          fill="none"
-          stroke="var(--color-enamel)"
-          strokeWidth={0.07}
-          strokeDasharray="0.3 0.25"
-        />
-      ))}
+      {showsHand &&
+        // Light below, so that it is seen on dark sauce too.
+        (
+          [
+            ['#fff', 0.2, undefined],
+            ['var(--color-enamel)', 0.1, '0.3 0.2'],
+          ] as const
+        ).map(([stroke, strokeWidth, strokeDasharray]) => (
+          <path
+            key={stroke}
+            d={picks.map(wayOf).join('')}
+            fill="none"
+            stroke={stroke}
+            strokeWidth={strokeWidth}
+            strokeDasharray={strokeDasharray}
+          />
+        ))}
       {hand?.cursor && (
         <path
           d={`M${hand.cursor.x - 0.5} ${hand.cursor.y}h1M${hand.cursor.x} ${hand.cursor.y - 0.5}v1`}
