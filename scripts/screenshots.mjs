@@ -203,6 +203,8 @@ try {
     await context.addInitScript(() => localStorage.setItem('dark-pour:slow-pictures', 'on'));
     const page = await context.newPage();
     await go(page);
+    // Stills are drawn one after the other, a second or two each.
+    await page.waitForFunction(() => !document.querySelector('[data-still=flat]'), undefined, { timeout: 180_000 });
     // The full drawing of the doubt takes its time.
     await page.waitForTimeout(1500);
     await page.screenshot({ path: inProject('docs', 'screenshots', `${file}.png`) });

@@ -64,7 +64,7 @@ test('a plate drawn by hand: dots by finger and by keys, a pick through them, ta
   await serve(page, 'Weir hand', 'On the plate');
   const plate = page.getByRole('region', { name: 'On the plate' });
   await plate.getByLabel('What is drawn').selectOption({ label: 'drawn by hand' });
-  const drawing = plate.getByTestId('plate-drawing');
+  const drawing = plate.getByRole('application');
   const shapes = () => drawing.locator('path[d$=Z]').evaluateAll((all) => all.map((each) => each.getAttribute('d')));
   expect(await shapes()).toHaveLength(0);
   await drawing.scrollIntoViewIfNeeded();

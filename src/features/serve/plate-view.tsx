@@ -240,7 +240,7 @@ export function PlateView({ id, serving }: { id: string; serving: Serving }) {
         />
         <PlateFacts on={on} serving={serving} second={second} />
       </div>
-      {(guide.picks.length > 0 || on.isOwn) && <PlateOrder on={on} poured={serving.colour} drawn={drawn} />}
+      {guide.picks.length > 0 && <PlateOrder on={on} poured={serving.colour} drawn={drawn} />}
       <p className="mt-4 no-print">
         <Button onClick={() => window.print()}>Print the card for the pass</Button>
       </p>
