@@ -11,6 +11,10 @@ import { PanScene } from './pan-scene';
 import { type Begun, type Doing, LASTS, wantsStills } from './use-doing';
 import { usePanFilm } from './use-pan-film';
 
+/** s a film is followed at a time, watched or at once. */
+const STEP_S = 1 / 30;
+const AT_ONCE_STEP_S = 1 / 10;
+
 /** What a pan looks like. */
 const lookOf = ({ colour, shine, grit, driedRim, hasSkin, hasBubbles }: Seen): SauceLook => ({
   colour,
@@ -94,7 +98,7 @@ function PlatePicture({ seen }: { seen: Seen }) {
   const scene = picture.kind === 'there' ? picture.scene : undefined;
   useFrames(scene !== undefined && seconds < LASTS.drop, (passed) => {
     const now = wantsStills() ? LASTS.drop : Math.min(passed, LASTS.drop - film.seconds);
-    flowFor(film, now);
+    flowFor(film, now, 0, wantsStills() ? AT_ONCE_STEP_S : STEP_S);
     scene?.draw(film);
     setSeconds(film.seconds >= LASTS.drop - 1e-6 ? LASTS.drop : film.seconds);
   });
