@@ -23,8 +23,8 @@ export const CAUSE_WORDS: Readonly<Record<Cause, string>> = {
 /** What told it, for each cause. */
 export const TOLD_BY: Readonly<Record<Cause, string>> = {
   asPlanned: 'Smooth, and its ring is what the recipe gives at that temperature.',
-  shortLiquid: 'Thicker than meant at its temperature, and richer: no water went, it never was in it.',
-  boiledLong: 'A rim had dried on, and it is thicker than meant at its temperature: the water went.',
+  shortLiquid: 'Thicker than meant at its temperature, and richer. No water boiled off: too little went in.',
+  boiledLong: 'A rim had dried on, and it is thicker than meant. Water boiled off.',
   notHot: 'Flecks in a pan that pours: the fat had not all melted.',
   sugarLate: 'Sand between the teeth and a dull surface: the sugar found no water.',
 };
