@@ -133,8 +133,7 @@ function Mending({ exercise, onCall }: { exercise: MendExercise; onCall: (call: 
         />
       </div>
       <p className="text-[13.5px] text-mute">
-        No spoon is like the other. After each, the pan is looked at as it pours; once it is right, nothing more goes
-        in.
+        Portions differ a little. The pan is looked at after each. Once it pours right, nothing more goes in.
       </p>
       <Button look="primary" type="submit" disabled={grams === undefined} className="min-h-14">
         Put it in
