@@ -1,24 +1,39 @@
 import { expose, transfer } from 'comlink';
 import type { FilmFluid } from '@/core/film/mobility';
-import { drawSpoonAcross, dropOnPlate, flowFor, layerInPan, STILL_CELLS } from '@/core/film/scenes';
+import { drawnDrop, drawSpoonAcross, flowFor, layerInPan, ribbonInPan, STILL_CELLS } from '@/core/film/scenes';
 import type { DrawnFilm } from '@/core/film/surface';
 
-/** What a film is poured for: a drop on a plate, or a spoon's line in a pan, some seconds later. */
+/** What a film is poured for: a drop on a plate, a spoon's line or a ribbon in a pan, some seconds later. */
 export interface FilmQuestion {
-  readonly kind: 'drop' | 'line';
+  readonly kind: 'drop' | 'line' | 'ribbon';
   readonly fluid: FilmFluid;
   readonly seconds: number;
+  /** coarse, for a picture that follows what is being changed */
+  readonly isQuick?: boolean;
 }
 
 /** s a still is followed at a time. */
 const STEP_S = 1 / 15;
+/** Cells of a drop that must be quick: on a side, and from its middle to its rim. */
+const QUICK = { cells: 40, rings: 40 } as const;
+
+function lineInPan(fluid: FilmFluid, seconds: number): DrawnFilm {
+  const film = layerInPan(fluid, STILL_CELLS);
+  drawSpoonAcross(film);
+  flowFor(film, seconds, 0, STEP_S);
+  return film;
+}
+
+const FLOWED: Readonly<Record<FilmQuestion['kind'], (question: FilmQuestion) => DrawnFilm>> = {
+  drop: ({ fluid, seconds, isQuick }) =>
+    isQuick ? drawnDrop(fluid, seconds, QUICK.cells, QUICK.rings) : drawnDrop(fluid, seconds),
+  line: ({ fluid, seconds }) => lineInPan(fluid, seconds),
+  ribbon: ({ fluid, seconds }) => ribbonInPan(fluid, seconds, STILL_CELLS),
+};
 
 const door = {
-  async flowed({ kind, fluid, seconds }: FilmQuestion): Promise<DrawnFilm> {
-    const film = kind === 'drop' ? dropOnPlate(fluid, seconds, STILL_CELLS) : layerInPan(fluid, STILL_CELLS);
-    if (kind === 'line') drawSpoonAcross(film);
-    flowFor(film, seconds, 0, STEP_S);
-    const { cells, cellM, depthM, wall } = film;
+  async flowed(question: FilmQuestion): Promise<DrawnFilm> {
+    const { cells, cellM, depthM, wall } = FLOWED[question.kind](question);
     return transfer({ cells, cellM, depthM, wall }, [depthM.buffer]);
   },
 };

@@ -2,7 +2,7 @@ import { spreadDiameter } from '../flow/ring-spread';
 import { type FilmFluid, mobilityOf } from './mobility';
 import { solveTridiagonal } from './tridiagonal';
 
-/** Cells from the middle to the rim of what is looked at. */
+/** Cells from the middle to the rim of what is looked at; a picture that must be quick has fewer. */
 const CELLS = 120;
 /** The wet edge is where the film is this deep, m. */
 const EDGE_M = 0.000_15;
@@ -44,16 +44,23 @@ function fillRing(depthM: Float64Array, cellM: number, volumeMl: number, ringM: 
  * @param volumeMl ml, above 0
  * @param ringM m, radius of the ring, above 0
  * @param longestS s it will be looked at for at most: sets how far it has room to run
+ * @param cells from the middle to the rim, 20 or more
  * @see science-film.md sections 1 and 2
  */
-export function roundFilm(fluid: FilmFluid, volumeMl: number, ringM: number, longestS: number): RoundFilm {
+export function roundFilm(
+  fluid: FilmFluid,
+  volumeMl: number,
+  ringM: number,
+  longestS: number,
+  cells = CELLS,
+): RoundFilm {
   const closed = spreadDiameter(fluid, volumeMl, Math.max(longestS, 1), 2000 * ringM) / 2000;
   const reach = ROOM * Math.max(closed, ringM);
-  const cellM = Math.max(reach / CELLS, LEAST_CELL_M);
+  const cellM = Math.max(reach / cells, LEAST_CELL_M);
   const flows = mobilityOf(fluid);
-  const depthM = new Float64Array(CELLS);
-  const faces = new Float64Array(CELLS + 1);
-  const [lower, diagonal, upper, right] = [0, 1, 2, 3].map(() => new Float64Array(CELLS)) as [
+  const depthM = new Float64Array(cells);
+  const faces = new Float64Array(cells + 1);
+  const [lower, diagonal, upper, right] = [0, 1, 2, 3].map(() => new Float64Array(cells)) as [
     Float64Array,
     Float64Array,
     Float64Array,
@@ -65,7 +72,7 @@ export function roundFilm(fluid: FilmFluid, volumeMl: number, ringM: number, lon
   /** Mobility on the faces; returns the fastest front, m/s. */
   const findFaces = (): number => {
     let fastest = 0;
-    for (let i = 1; i < CELLS; i++) {
+    for (let i = 1; i < cells; i++) {
       const [inner, outer] = [depthM[i - 1] ?? 0, depthM[i] ?? 0];
       const slope = Math.abs(inner - outer) / cellM;
       const upwind = Math.max(inner, outer);
@@ -76,16 +83,16 @@ export function roundFilm(fluid: FilmFluid, volumeMl: number, ringM: number, lon
     return fastest;
   };
   const step = (dt: number) => {
-    for (let i = 0; i < CELLS; i++) {
+    for (let i = 0; i < cells; i++) {
       // Flux through a ring of the face's own girth, over the area of the cell.
       const inwards = (dt * (faces[i] ?? 0) * 2 * Math.PI * i) / area(i);
-      const outwards = i + 1 < CELLS ? (dt * (faces[i + 1] ?? 0) * 2 * Math.PI * (i + 1)) / area(i) : 0;
+      const outwards = i + 1 < cells ? (dt * (faces[i + 1] ?? 0) * 2 * Math.PI * (i + 1)) / area(i) : 0;
       lower[i] = -inwards;
       upper[i] = -outwards;
       diagonal[i] = 1 + inwards + outwards;
       right[i] = depthM[i] ?? 0;
     }
-    solveTridiagonal(lower, diagonal, upper, right, depthM, 0, CELLS);
+    solveTridiagonal(lower, diagonal, upper, right, depthM, 0, cells);
   };
 
   let seconds = 0;
@@ -104,7 +111,7 @@ export function roundFilm(fluid: FilmFluid, volumeMl: number, ringM: number, lon
       }
     },
     diameterMm: () => {
-      for (let i = CELLS - 1; i >= 0; i--) {
+      for (let i = cells - 1; i >= 0; i--) {
         const [here, next] = [depthM[i] ?? 0, depthM[i + 1] ?? 0];
         if (here >= EDGE_M) return 2000 * cellM * (i + 0.5 + (here - EDGE_M) / Math.max(here - next, 1e-12));
       }

@@ -1,4 +1,5 @@
 import { yieldForSpoonLine } from '../flow/film';
+import { type Ribbon, ribbonOf } from '../flow/ribbon';
 import { plateDiameter } from '../flow/ring-spread';
 import { type Tasted, tastedByTheBook } from '../learn/tongue';
 import { usualHistory } from '../matter/process';
@@ -13,7 +14,7 @@ export interface Seen {
   readonly ringMm: number;
   /** a line drawn through the back of a spoon stays */
   readonly lineStays: boolean;
-  readonly ribbon: 'runs' | 'falls' | 'lies' | 'mounds';
+  readonly ribbon: Ribbon;
   /** 0-100 */
   readonly shine: number;
   readonly grit: 'smooth' | 'flecks' | 'sandy';
@@ -30,20 +31,12 @@ export interface Seen {
   readonly densityKgM3: number;
 }
 
-/** Resistance, Pa, from which a ribbon falls, lies and mounds (J). */
-const RIBBON = { falls: 2, lies: 12, mounds: 60 } as const;
 /** min after which a warm pan that gives off water skins, and how moist it must be (J). */
 const SKIN_AFTER_MIN = 14;
 const SKIN_FROM_AW = 0.85;
 /** Part of all water that must have gone so that the pan shows a rim, or min that it stood (J): the one looks like the other. */
 const RIM_SHOWS = 0.12;
 const RIM_AFTER_MIN = 16;
-
-function ribbonOf(resistancePa: number): Seen['ribbon'] {
-  if (resistancePa < RIBBON.falls) return 'runs';
-  if (resistancePa < RIBBON.lies) return 'falls';
-  return resistancePa < RIBBON.mounds ? 'lies' : 'mounds';
-}
 
 /**
  * What is seen of a hidden pan at a temperature.

@@ -1,11 +1,13 @@
 'use client';
 
-import { useRef } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import type { Job } from '@/core/brief/job';
 import { BRIEF_DENSITY, jobGates } from '@/core/brief/job-gates';
 import { dripLength } from '@/core/film/upright-film';
 import { JOB_FACTS } from '@/core/uses/catalogue';
 import { millimetres } from '@/ui/format';
+import { bodyOfUse } from '@/ui/sauce/use-bodies';
+import { usePicture } from '@/ui/sauce/use-scene';
 
 /** px of the drawing, of the thickest coat, and of a piece. */
 const WIDE = 260;
@@ -22,13 +24,27 @@ const BAKED = 'var(--color-baked-drawn)';
 
 const EXTENT_WORDS = { coat: 'Coat', depth: 'Depth', height: 'Height' } as const;
 
-/** mm a drip runs at the thin and at the thick edge of what a job asks; nothing where it asks for no such film. */
+/** mm a drip runs at the thin and at the thick edge of what a glaze asks; nothing where it is no glaze over a side. */
 function dripsOf(job: Job): readonly [thin: number, thick: number] | undefined {
+  if (job.use !== 'glaze' || !job.sides) return undefined;
   const yieldPa = jobGates(job).find(({ quantity, why }) => quantity === 'yieldStressPa' && why === 'hangs');
-  if (!yieldPa?.low || !yieldPa.high) return undefined;
+  if (!yieldPa?.high) return undefined;
   const run = (yieldStressPa: number) =>
     1000 * dripLength({ yieldStressPa, plasticViscosityPaS: 1, densityKgM3: BRIEF_DENSITY }, DRIP_ML);
-  return [run(yieldPa.low), run(yieldPa.high)];
+  return [run(yieldPa.low ?? 0), run(yieldPa.high)];
+}
+
+/** How high a side is that nobody gave, mm. */
+const USUAL_SIDE_MM = 45;
+
+/** How far drips run, in words: what is longer than the side is high reaches its foot. */
+function dripWords([thin, thick]: readonly [thin: number, thick: number], { sizes }: Job): string {
+  const side = sizes.height === undefined ? USUAL_SIDE_MM : 10 * sizes.height;
+  const long = (mm: number) => millimetres(Math.round(mm));
+  if (thick >= side) return 'Drips run to the foot of the side.';
+  return thin >= side
+    ? `Drips run ${long(thick)} down the side, or to its foot.`
+    : `Drips run ${long(thick)} to ${long(thin)} down the side.`;
 }
 
 /** What a use is made of in section, with so much of it: dragged thicker or thinner, its gates move with it. */
@@ -40,7 +56,7 @@ export function UsePicture({ job, label, onMm }: { job: Job; label: string; onMm
   const pxPerMm = MOST_PX / most;
   const step = most > 12 ? 1 : 0.1;
   const to = (mm: number) => onMm(Number(Math.min(Math.max(Math.round(mm / step) * step, least), most).toFixed(1)));
-  const drips = extent === 'coat' && job.sides ? dripsOf(job) : undefined;
+  const drips = dripsOf(job);
   const px = job.mm * pxPerMm;
   const moves: Readonly<Record<string, number>> = {
     ArrowUp: job.mm + step,
@@ -50,14 +66,13 @@ export function UsePicture({ job, label, onMm }: { job: Job; label: string; onMm
     Home: least,
     End: most,
   };
-  const top = extent === 'coat' ? FLOOR - PIECE.high - px : FLOOR - px;
   return (
     <figure
       className="mt-1 w-[260px] max-w-full font-sans text-[14px] tracking-normal leading-snug"
       data-testid="use-picture"
     >
       <div
-        className="cursor-ns-resize touch-none rounded-lg border border-rule bg-sheet focus-visible:outline-2 focus-visible:outline-enamel"
+        className="cursor-ns-resize touch-none overflow-hidden rounded-lg border border-rule bg-sheet focus-visible:outline-2 focus-visible:outline-enamel"
         role="slider"
         tabIndex={0}
         aria-label={label}
@@ -83,26 +98,66 @@ export function UsePicture({ job, label, onMm }: { job: Job; label: string; onMm
           from.current = undefined;
         }}
       >
-        <svg viewBox={`0 0 ${WIDE} ${HIGH}`} className="w-full" aria-hidden="true">
-          <path d={`M10 ${FLOOR}H${WIDE - 10}`} stroke="var(--color-mute)" strokeWidth={1.4} />
-          <Section extent={extent} px={px} drips={drips} />
-          <path
-            d={`M${PIECE.right + 24} ${top}h34m-17 -9v18m-5 -13l5 -5l5 5m-10 8l5 5l5 -5`}
-            fill="none"
-            stroke="var(--color-enamel)"
-            strokeWidth={1.8}
-          />
-          <text x={PIECE.right + 24} y={Math.max(top - 12, 12)} fontSize={13} fill="var(--color-ink)" className="read">
-            {millimetres(job.mm)}
-          </text>
-        </svg>
+        <Drawn job={job} extent={extent} px={px} drips={drips} />
       </div>
       <figcaption className="text-mute">
         {EXTENT_WORDS[extent]}: drag it thicker or thinner.
-        {drips &&
-          ` A drip runs ${millimetres(Math.round(drips[1]))} to ${millimetres(Math.round(drips[0]))} down the side.`}
+        {drips && ` ${dripWords(drips, job)}`}
       </figcaption>
     </figure>
+  );
+}
+
+/** A glossy sauce of no formula in particular. */
+const ANY_SAUCE = { colour: '#43241a', shine: 72 } as const;
+const openBody = async (canvas: HTMLCanvasElement) => (await import('@/ui/sauce/body-scene')).bodyScene(canvas);
+
+/** The piece in three dimensions, cut open; in section where there are no graphics. */
+function Drawn({
+  job,
+  extent,
+  px,
+  drips,
+}: {
+  job: Job;
+  extent: 'coat' | 'depth' | 'height';
+  px: number;
+  drips: readonly [thin: number, thick: number] | undefined;
+}) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const picture = usePicture(canvas, openBody);
+  const isThere = picture.kind === 'there';
+  const [thin, thick] = drips ?? [];
+  const parts = useMemo(
+    () => bodyOfUse(job.use, job.mm, thin !== undefined && thick !== undefined ? [thick, thin] : undefined),
+    [job.use, job.mm, thin, thick],
+  );
+  useEffect(() => {
+    if (picture.kind === 'there') picture.scene.show(parts, ANY_SAUCE);
+  }, [picture, parts]);
+  const top = isThere ? HIGH / 2 : extent === 'coat' ? FLOOR - PIECE.high - px : FLOOR - px;
+  const right = isThere ? WIDE - 54 : PIECE.right + 24;
+  return (
+    <div className="relative" data-picture={picture.kind}>
+      <canvas ref={canvas} className={`absolute inset-0 size-full ${isThere ? '' : 'invisible'}`} />
+      <svg viewBox={`0 0 ${WIDE} ${HIGH}`} className="relative w-full" aria-hidden="true">
+        {!isThere && (
+          <>
+            <path d={`M10 ${FLOOR}H${WIDE - 10}`} stroke="var(--color-mute)" strokeWidth={1.4} />
+            <Section extent={extent} px={px} drips={drips} />
+          </>
+        )}
+        <path
+          d={`M${right} ${top}h34m-17 -9v18m-5 -13l5 -5l5 5m-10 8l5 5l5 -5`}
+          fill="none"
+          stroke="var(--color-enamel)"
+          strokeWidth={1.8}
+        />
+        <text x={right} y={Math.max(top - 12, 12)} fontSize={13} fill="var(--color-ink)" className="read">
+          {millimetres(job.mm)}
+        </text>
+      </svg>
+    </div>
   );
 }
 

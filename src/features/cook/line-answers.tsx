@@ -7,6 +7,7 @@ import { SauceStill } from '@/ui/sauce/sauce-still';
 import { CheckPicture } from './check-picture';
 import { thicknessWords } from './ring-test';
 import type { Cook } from './use-cook';
+import { usePanAsRead } from './use-pan-as-read';
 
 /** The spoon's line as it should be in this pan, with too thin and too thick beside it: what is seen is tapped. */
 export function LineAnswers({
@@ -21,12 +22,7 @@ export function LineAnswers({
   chosen: Line | undefined;
   onChoose: (answer: Line) => void;
 }) {
-  const { followed } = cook.cooked.method;
-  const planned = followed[place]?.end;
-  const begunMs = cook.state.steps[place]?.begunMs ?? Number.POSITIVE_INFINITY;
-  // As warm as it was read last in this step: the picture is of this pan now.
-  const readC = cook.state.temperatures.findLast(({ ms }) => ms >= begunMs)?.temperatureC;
-  const end = useMemo(() => planned && { ...planned, temperatureC: readC ?? planned.temperatureC }, [planned, readC]);
+  const { end, readC } = usePanAsRead(cook, place);
   const { process } = cook.cooked.formula;
   const stills = useMemo(() => end && lineStills(end, process), [end, process]);
   if (!end || !stills) return null;

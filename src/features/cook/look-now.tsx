@@ -5,6 +5,7 @@ import { HEAT_SENTENCES } from '@/kitchen/words/step-words';
 import { HeatKnob } from '@/ui/heat-knob';
 import { PanPicture } from '@/ui/pan-picture';
 import { useSecond } from '@/ui/use-second';
+import { PanStills } from './pan-stills';
 import type { Cook } from './use-cook';
 
 /** ms between two pictures. */
@@ -40,6 +41,7 @@ export function LookNow({ cook, place }: { cook: Cook; place: number }) {
         {progress < 1 && 'At its end: '}
         {looks}.
       </p>
+      <PanStills cook={cook} place={place} />
     </section>
   );
 }

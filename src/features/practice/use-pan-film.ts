@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react';
 import type { GridFilm } from '@/core/film/grid-film';
-import { CELLS, drawSpoonAcross, flowFor, layerInPan, SPOON_LINE } from '@/core/film/scenes';
+import { CELLS, drawSpoonAcross, flowFor, layerInPan, layRibbon, RIBBON, SPOON_LINE } from '@/core/film/scenes';
 import type { Seen } from '@/core/practice/observe';
 import { useFrames } from '@/ui/sauce/use-frames';
 import type { SceneState } from '@/ui/sauce/use-scene';
@@ -8,8 +8,6 @@ import { type Begun, LASTS, TILT_DEG, wantsStills } from './use-doing';
 
 /** s a pan is still followed after the last thing that was done to it. */
 const SETTLES_S = 8;
-/** A ribbon that is let fall: ml a second, for so many s, on a circle of so many m. */
-const RIBBON = { mlPerS: 3, lastsS: 2.5, roundM: 0.016, wideM: 0.004 } as const;
 
 type Spot = { readonly x: number; readonly y: number };
 
@@ -61,10 +59,7 @@ export function usePanFilm(seen: Seen, picture: SceneState, begun: Begun | undef
 
   useFrames(isRunning && scene !== undefined, (passed) => {
     if (ribbonS.current < RIBBON.lastsS) {
-      const { cells, cellM } = pan();
-      const [middle, turn] = [(cells * cellM) / 2, 2.5 * ribbonS.current];
-      const at = { x: middle + RIBBON.roundM * Math.cos(turn), y: middle + RIBBON.roundM * Math.sin(turn) };
-      pan().pour(at, RIBBON.mlPerS * passed * 1e-6, RIBBON.wideM);
+      layRibbon(pan(), ribbonS.current, passed);
       ribbonS.current += passed;
     }
     const steps = Math.max(1, Math.round(30 * passed));

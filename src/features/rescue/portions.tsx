@@ -16,10 +16,12 @@ import { Button } from '@/ui/button';
 import { celsius, percent, weight } from '@/ui/format';
 import { behaviour } from '@/ui/landmarks';
 import { RingEntry } from '@/ui/ring-entry';
+import { AFTER_S } from '@/ui/sauce/line-stills';
 import { SauceStill } from '@/ui/sauce/sauce-still';
 import type { StillOf } from '@/ui/sauce/stills';
 import { AdditiveTable } from './additive-table';
 import { Becomes } from './becomes';
+import { PortionPictures } from './portion-pictures';
 import { SignPicture } from './sign-picture';
 import { useRescue } from './use-rescue';
 import type { RescuedPan } from './use-rescued-pan';
@@ -124,9 +126,6 @@ function WhatHappened({ causes, isForGood }: { causes: readonly CauseShare[]; is
   );
 }
 
-/** s after a spoon was drawn through the pan, in the pictures of how it looks. */
-const LINE_S = 3;
-
 /** How it looks now: by eye, or by a ring. */
 function LookNow({
   rescue,
@@ -143,7 +142,7 @@ function LookNow({
   const { pan: mended, goal } = rescue;
   const stills = useMemo(() => {
     const [fluids, look] = [seenFluids(mended, goal.band), panLooksLike(mended)];
-    return recordOf(SEEN, (seen): StillOf => ({ kind: 'line', fluid: fluids[seen], look, seconds: LINE_S }));
+    return recordOf(SEEN, (seen): StillOf => ({ kind: 'line', fluid: fluids[seen], look, seconds: AFTER_S }));
   }, [mended, goal.band]);
   return (
     <>
@@ -214,6 +213,7 @@ function AddNow({ rescue, when, pan }: { rescue: Rescue; when: 'warm' | 'cold'; 
         </p>
       ))}
       {role === 'spirit' && <p className="mt-1">{CAUTION_WORDS.spirit}</p>}
+      {when === 'warm' && <PortionPictures rescue={rescue} ingredient={ingredient} grams={next.grams} />}
       <p className="mt-1 text-mute">{portionNote(next, rescue.ring !== undefined)}</p>
       <dl className="mt-2 grid grid-cols-[auto_1fr] gap-x-3">
         <dt className="text-mute">How to tell</dt>

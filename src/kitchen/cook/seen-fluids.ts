@@ -1,8 +1,9 @@
 import type { FilmFluid } from '@/core/film/mobility';
 import { recordOf } from '@/core/keys-of';
+import type { ComponentVector } from '@/core/matter/components';
 import { prepareBatch, stateAt } from '@/core/predict/state';
-import type { RescuePan } from '@/core/rescue/addition-curve';
-import { type Band, SEEN, type Seen, seenEdges } from '@/core/rescue/belief';
+import { panWith, type RescuePan } from '@/core/rescue/addition-curve';
+import { type Band, type Belief, beliefMean, SEEN, type Seen, seenEdges } from '@/core/rescue/belief';
 import { chocolateColour } from '@/core/shine/colour';
 import { fluidOf, thicker } from '../method/pan-fluid';
 
@@ -27,6 +28,22 @@ export function seenFluids(pan: RescuePan, band: Band): Readonly<Record<Seen, Fi
   ];
   const fluid = fluidOf(state);
   return recordOf(SEEN, (_, i) => thicker(fluid, Math.exp((middles[i] ?? now) - now)));
+}
+
+/** How a pan was to flow, as it is believed to flow now, and with so much of something in it. */
+export function portionFluids(
+  pan: RescuePan,
+  belief: Belief,
+  band: Band,
+  portion: { readonly perGram: ComponentVector; readonly grams: number },
+): Readonly<Record<'wanted' | 'now' | 'after', FilmFluid>> {
+  const believed = ({ components, process, temperatureC, history }: RescuePan) =>
+    thicker(fluidOf(stateAt(prepareBatch(components, process), temperatureC, history)), Math.exp(beliefMean(belief)));
+  return {
+    wanted: seenFluids(pan, band).right,
+    now: believed(pan),
+    after: believed(panWith(pan, portion.perGram, portion.grams)),
+  };
 }
 
 /** How a pan is drawn, whatever it does. */

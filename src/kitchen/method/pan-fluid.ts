@@ -18,9 +18,13 @@ export const thicker = ({ yieldStressPa, plasticViscosityPaS, densityKgM3 }: Fil
   densityKgM3,
 });
 
-/** How what is in a pan flows, and how it shines. */
-export function panSurface(pan: PanState, process: Process): { readonly fluid: FilmFluid; readonly shine: number } {
+/**
+ * How what is in a pan flows, and how it shines.
+ *
+ * @param temperatureC °C; its own when left out
+ */
+export function panSurface(pan: PanState, process: Process, temperatureC = pan.temperatureC) {
   const batch = prepareBatch(pan.liquid, { ...process, cook: pan.cook, mix: pan.mix });
-  const state = stateAt(batch, pan.temperatureC, usualHistory(pan.temperatureC));
-  return { fluid: fluidOf(state), shine: state.shine };
+  const state = stateAt(batch, temperatureC, usualHistory(temperatureC));
+  return { fluid: fluidOf(state), shine: state.shine, resistancePa: state.flow.resistancePa };
 }

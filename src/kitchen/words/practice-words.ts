@@ -58,13 +58,6 @@ export const WARMTH_WORDS: Readonly<Record<Warmth, string>> = {
   cool: 'Cool ones',
 };
 
-export const RIBBON_WORDS: Readonly<Record<Seen['ribbon'], string>> = {
-  runs: 'It runs off the spoon like water.',
-  falls: 'It falls in a ribbon that sinks in at once.',
-  lies: 'It falls in a ribbon that lies for a moment.',
-  mounds: 'It drops in lumps that stay.',
-};
-
 export const GRIT_WORDS: Readonly<Record<Seen['grit'], string>> = {
   smooth: 'is smooth',
   flecks: 'has flecks that are not melted',

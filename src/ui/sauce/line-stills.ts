@@ -18,10 +18,10 @@ export interface LineStill {
 }
 
 /** s after the spoon was drawn through it. */
-const AFTER_S = 3;
+export const AFTER_S = 3;
 
 /** What a spoon's line does, for who does not see its picture. */
-const lineWords = (closed: number): string =>
+export const lineWords = (closed: number): string =>
   closed > 0.85 ? 'the line has closed' : closed > 0.25 ? 'the line is closing' : 'the line stays open';
 
 /** The spoon's line through a pan as it should be, with too thin and too thick beside it. */

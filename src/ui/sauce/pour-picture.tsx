@@ -28,7 +28,8 @@ export function PourPicture({
 }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const picture = useScene(canvas, 'plate', CELLS, look);
-  const pour = usePour(fluid, picture);
+  const [hasRuler, setRuler] = useState(false);
+  const pour = usePour(fluid, picture, hasRuler);
   const turn = useTurn((radians) => {
     if (picture.kind !== 'there') return;
     picture.scene.turn(radians);
@@ -68,6 +69,11 @@ export function PourPicture({
         </Button>
         <Button onClick={pour.atOnce}>Show 30 s at once</Button>
         <Button onClick={pour.spoon}>Draw a spoon through</Button>
+        {picture.kind === 'there' && (
+          <Button aria-pressed={hasRuler} onClick={() => setRuler(!hasRuler)}>
+            Lay a ruler over it
+          </Button>
+        )}
         <TiltSlider of="the plate" value={tiltDegrees} onTilt={tiltTo} />
       </div>
     </figure>

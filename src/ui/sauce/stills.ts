@@ -2,7 +2,8 @@ import { type DBSchema, openDB } from 'idb';
 import { STILL_CELLS } from '@/core/film/scenes';
 import type { FilmDoor, FilmQuestion } from '@/workers/film.worker';
 import { threadOf } from '@/workers/thread';
-import type { Ground, SauceLook, SauceScene } from './scene';
+import type { Ground } from './bodies';
+import type { SauceLook, SauceScene } from './scene';
 
 /** What a still shows: a drop on a plate, or a spoon's line in a pan, some seconds later. */
 export interface StillOf extends FilmQuestion {
@@ -16,7 +17,7 @@ const MOST_KEPT = 400;
 /** A scene nobody has asked for so long is given back, ms. */
 const REST_MS = 8_000;
 
-const GROUND: Readonly<Record<StillOf['kind'], Ground>> = { drop: 'plate', line: 'pan' };
+const GROUND: Readonly<Record<StillOf['kind'], Ground>> = { drop: 'plate', line: 'pan', ribbon: 'pan' };
 
 /** Names a still by its figures: what is drawn the same is drawn once. */
 export function stillKey({ kind, fluid, look, seconds }: StillOf): string {
@@ -91,27 +92,43 @@ const films = threadOf<FilmDoor>(
   () => new Worker(new URL('../../workers/film.worker.ts', import.meta.url), { type: 'module' }),
 );
 
-async function draw(of: StillOf): Promise<string> {
+/** Draws a still on the canvas of its ground's scene, which rests some seconds later. */
+async function drawn(of: FilmQuestion & StillOf): Promise<HTMLCanvasElement> {
   const ground = GROUND[of.kind];
   // Without graphics nothing flows for nobody.
   await sceneFor(ground);
-  const { kind, fluid, seconds } = of;
-  const film = await films.ask((door) => door.flowed({ kind, fluid, seconds }));
+  const { kind, fluid, seconds, isQuick = false } = of;
+  const film = await films.ask((door) => door.flowed({ kind, fluid, seconds, isQuick }));
   const drawing = await sceneFor(ground);
   drawing.scene.look(of.look);
   drawing.scene.draw(film);
-  const url = drawing.canvas.toDataURL('image/webp', 0.86);
   clearTimeout(drawing.timer);
   drawing.timer = window.setTimeout(() => {
     scenes.delete(ground);
     drawing.scene.release();
   }, REST_MS);
-  return url;
+  return drawing.canvas;
 }
 
 /** One after the other: forty pictures do not draw at once. */
 let last: Promise<unknown> = Promise.resolve();
 const wanted = new Map<string, Promise<string>>();
+
+/**
+ * Draws a sauce on a canvas of the page: what is changed while one looks is not kept.
+ *
+ * @param isQuick coarsely, a frame's work
+ * @throws where there are no graphics to draw with
+ */
+export function drawOn(target: HTMLCanvasElement, of: StillOf, isQuick: boolean): Promise<void> {
+  const made = last.then(async () => {
+    const canvas = await drawn({ ...of, isQuick });
+    [target.width, target.height] = [canvas.width, canvas.height];
+    target.getContext('2d')?.drawImage(canvas, 0, 0);
+  });
+  last = made.catch(() => undefined);
+  return made;
+}
 
 /**
  * A still of a sauce, from the tablet's album or drawn now.
@@ -126,9 +143,9 @@ export function stillOf(of: StillOf): Promise<string> {
   const made = (async () => {
     const kept = await findKept(key);
     if (kept !== undefined) return kept;
-    const drawn = last.then(() => draw(of));
-    last = drawn.catch(() => undefined);
-    const url = await drawn;
+    const made = last.then(() => drawn(of)).then((canvas) => canvas.toDataURL('image/webp', 0.86));
+    last = made.catch(() => undefined);
+    const url = await made;
     void keep(key, url);
     return url;
   })();

@@ -1,15 +1,17 @@
 'use client';
 
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { firstIceC } from '@/core/keep/freezing';
 import { momentTests } from '@/core/predict/moment-tests';
 import type { MomentReading, Prediction } from '@/core/predict/predict-formula';
 import type { State } from '@/core/predict/state';
 import { chocolateColour } from '@/core/shine/colour';
+import { fluidOf } from '@/kitchen/method/pan-fluid';
 import { celsius, centimetres, hours, millimetres } from '@/ui/format';
 import { behaviour, nearestLandmark } from '@/ui/landmarks';
 import { momentTitle } from '@/ui/moment-words';
 import { Puddle } from '@/ui/puddle';
+import { FollowingStill } from '@/ui/sauce/following-still';
 
 /** Hours since the batch was poured, over the whole history. */
 function age(reading: MomentReading): number {
@@ -38,6 +40,19 @@ function Tests({ state }: { state: State }) {
       ))}
     </dl>
   );
+}
+
+/** 20 ml on a plate at a moment: it follows the rows as they are dragged. */
+function MomentStill({ reading, colour, label }: { reading: MomentReading; colour: string; label: string }) {
+  const { state, plateDiameterMm } = reading;
+  const of = useMemo(
+    () => ({ kind: 'drop', fluid: fluidOf(state), look: { colour, shine: state.shine }, seconds: 30 }) as const,
+    [state, colour],
+  );
+  const flat = (
+    <Puddle diameterMm={plateDiameterMm} colour={colour} shine={state.shine} label={label} className="w-full" />
+  );
+  return <FollowingStill of={of} name={label} flat={flat} />;
 }
 
 /** The moments as 20 ml on a plate after 30 s, all at one scale. */
@@ -85,12 +100,10 @@ export function MomentsStrip({
                 aria-label={`${momentTitle(moment.name)}: spreads to ${size}. Pour it`}
                 onClick={() => onPour(moment.name)}
               >
-                <Puddle
-                  diameterMm={plateDiameterMm}
+                <MomentStill
+                  reading={reading}
                   colour={colour}
-                  shine={state.shine}
                   label={`${momentTitle(moment.name)}: spreads to ${size}`}
-                  className="w-full"
                 />
               </button>
               <p className="read text-center text-[0.85rem] text-mute">{size}</p>

@@ -1,0 +1,9 @@
+import type { Ribbon } from '@/core/flow/ribbon';
+
+/** How a sauce falls from a spoon, as it is seen. */
+export const RIBBON_WORDS: Readonly<Record<Ribbon, string>> = {
+  runs: 'It runs off the spoon like water.',
+  falls: 'It falls in a ribbon that sinks in at once.',
+  lies: 'It falls in a ribbon that lies for a moment.',
+  mounds: 'It drops in lumps that stay.',
+};
