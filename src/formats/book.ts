@@ -32,6 +32,10 @@ export const bookQuerySchema = z.object({
 });
 export type BookQuery = z.output<typeof bookQuerySchema>;
 
+/** Formulas whose looks can be asked for at a time. */
+export const MOST_LOOKS = 40;
+export const looksQuerySchema = z.array(z.string().min(1).max(80)).min(1).max(MOST_LOOKS);
+
 /** What the server answers of the book. */
 export const bookAnswerSchema = z.object({
   rows: z.array(bookRowSchema),

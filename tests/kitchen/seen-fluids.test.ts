@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest';
+import type { FilmFluid } from '@/core/film/mobility';
 import { resistance } from '@/core/flow/casson';
 import { compositionVector } from '@/core/matter/components';
 import { DEFAULT_PROCESS, usualHistory } from '@/core/matter/process';
 import { prepareBatch, type State, stateAt } from '@/core/predict/state';
-import { SEEN, seenEdges } from '@/core/rescue/belief';
-import { seenFluids } from '@/kitchen/cook/seen-fluids';
+import { beliefMean, priorBelief, SEEN, seenEdges } from '@/core/rescue/belief';
+import { portionFluids, seenFluids } from '@/kitchen/cook/seen-fluids';
 import { fluidOf, thicker } from '@/kitchen/method/pan-fluid';
 import { stillKey } from '@/ui/sauce/stills';
 import { larder } from '../support/kitchen';
@@ -51,5 +52,26 @@ describe('how a pan would flow if it were as it is said to be', () => {
     expect(of(1.0001)).toBe(of(1));
     expect(of(1.5)).not.toBe(of(1));
     expect(of(1, '#eeddcc')).not.toBe(of(1));
+  });
+});
+
+describe('a portion before and after', () => {
+  const band = { low: 8, high: 30 };
+  const cream = compositionVector(larder.get('cream-35')?.components ?? {});
+  const pa = ({ yieldStressPa, plasticViscosityPaS }: FilmFluid) => resistance(yieldStressPa, plasticViscosityPaS);
+
+  it('shows the pan as it is believed to be, as it was to be, and thinner with cream in it', () => {
+    const believed = priorBelief(Math.log(3), 0.3);
+    const { wanted, now, after } = portionFluids(pan, believed, band, { perGram: cream, grams: 40 });
+    const own = pa(fluidOf(stateAt(prepareBatch(components, DEFAULT_PROCESS), 36, usualHistory(36))));
+    expect(pa(now) / own).toBeCloseTo(Math.exp(beliefMean(believed)), 6);
+    expect(pa(wanted)).toBeGreaterThan(band.low);
+    expect(pa(wanted)).toBeLessThan(band.high);
+    expect(pa(after)).toBeLessThan(0.9 * pa(now));
+  });
+
+  it('with nothing put in nothing changes', () => {
+    const { now, after } = portionFluids(pan, priorBelief(0.4, 0.2), band, { perGram: cream, grams: 0 });
+    expect(pa(after)).toBeCloseTo(pa(now), 9);
   });
 });

@@ -3,9 +3,13 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import Link from 'next/link';
 import { useEffect, useRef, useState } from 'react';
 import type { BookRow } from '@/formats/book';
+import { lookUp } from '@/formats/look-up';
+import type { PouredLook } from '@/kitchen/formula-summary';
 import { batchNumber } from '@/ui/batch-number';
 import { Button } from '@/ui/button';
 import { money, weight } from '@/ui/format';
+import { PouredStill } from '@/ui/sauce/poured-still';
+import { useLooks } from './use-looks';
 import { usePrinting } from './use-printing';
 
 const features = tableFeatures({});
@@ -23,6 +27,10 @@ function Went({ state, hasLanded, isRescued }: Pick<BookRow, 'state' | 'hasLande
     </span>
   );
 }
+
+/** The formula as it pours, small. */
+const Look = ({ poured }: { poured: PouredLook | undefined }) =>
+  poured ? <PouredStill poured={poured} className="w-[58px]" /> : null;
 
 const columns = helper.columns([
   helper.accessor('number', { header: 'No.', cell: (cell) => batchNumber(cell.getValue()) }),
@@ -58,12 +66,34 @@ const columns = helper.columns([
 ]);
 
 const LAYOUT =
-  'grid grid-cols-[36px_58px_minmax(0,1fr)_116px_132px_96px_92px_72px] max-lg:grid-cols-[36px_58px_minmax(0,1fr)_116px_132px] items-center gap-x-3 px-3';
+  'grid grid-cols-[36px_60px_58px_minmax(0,1fr)_116px_132px_96px_92px_72px] max-lg:grid-cols-[36px_60px_58px_minmax(0,1fr)_116px_132px] items-center gap-x-3 px-3';
 const WIDE_ONLY: ReadonlySet<string> = new Set(['madeBy', 'yieldG', 'cost']);
 const RIGHT: ReadonlySet<string> = new Set(['yieldG', 'cost']);
 const ROW_HEIGHT = 46;
 /** A line as it is drawn before the page listens; the rest comes with the first drawing. */
 const FIRST_LINES = 20;
+
+/** The heads of the columns. */
+const Head = ({ heads }: { heads: readonly (readonly [id: string, header: string])[] }) => (
+  <thead className="sticky top-0 z-10 grid">
+    <tr className={`${LAYOUT} min-h-10 border-rule border-b bg-field`}>
+      <th>
+        <span className="sr-only">Compare</span>
+      </th>
+      <th>
+        <span className="sr-only">How it pours</span>
+      </th>
+      {heads.map(([id, header]) => (
+        <th
+          key={id}
+          className={`text-[13px] font-semibold ${RIGHT.has(id) ? 'text-right' : 'text-left'} ${WIDE_ONLY.has(id) ? 'max-lg:hidden' : ''}`}
+        >
+          {header}
+        </th>
+      ))}
+    </tr>
+  </thead>
+);
 
 /** The book as a table: only the lines in sight are drawn; some can be chosen, to be compared. */
 export function BookTable({
@@ -86,6 +116,7 @@ export function BookTable({
   // The content policy allows no style attribute from the server: the height comes with the first drawing.
   const [drawn, setDrawn] = useState(false);
   useEffect(() => setDrawn(true), []);
+  const looks = useLooks(rows);
   const isPrinting = usePrinting();
   const isMoving = drawn && !isPrinting;
   const table = useTable({ features, columns, data: rows as BookRow[], getRowId: (row) => row.id });
@@ -105,23 +136,7 @@ export function BookTable({
       className="thin-scroll max-h-[70vh] min-h-0 flex-1 overflow-y-auto rounded-xl border border-rule bg-sheet print:max-h-none"
     >
       <table aria-label="Batches" aria-rowcount={total + 1} className="grid">
-        <thead className="sticky top-0 z-10 grid">
-          {table.getHeaderGroups().map((group) => (
-            <tr key={group.id} className={`${LAYOUT} min-h-10 border-rule border-b bg-field`}>
-              <th>
-                <span className="sr-only">Compare</span>
-              </th>
-              {group.headers.map(({ id, column }) => (
-                <th
-                  key={id}
-                  className={`text-[13px] font-semibold ${RIGHT.has(column.id) ? 'text-right' : 'text-left'} ${WIDE_ONLY.has(column.id) ? 'max-lg:hidden' : ''}`}
-                >
-                  {String(column.columnDef.header)}
-                </th>
-              ))}
-            </tr>
-          ))}
-        </thead>
+        <Head heads={table.getFlatHeaders().map(({ id, column }) => [id, String(column.columnDef.header)] as const)} />
         <tbody className="relative grid" style={isMoving ? { height: virtual.getTotalSize() } : undefined}>
           {items.map((item) => {
             const row = lines[item.index];
@@ -146,6 +161,7 @@ export function BookTable({
                     />
                   </label>
                 </td>
+                <td>{row.original.formulaId !== null && <Look poured={lookUp(looks, row.original.formulaId)} />}</td>
                 {row.getAllCells().map((cell) => (
                   <td
                     key={cell.id}

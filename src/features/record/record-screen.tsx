@@ -17,6 +17,7 @@ import { Steps } from '@/ui/steps';
 import { TopBar } from '@/ui/top-bar';
 import { AfterEntry } from './after-entry';
 import { BatchFigures } from './batch-figures';
+import { BatchPicture } from './batch-picture';
 import { PutAway } from './put-away';
 import { StoryList } from './story-list';
 import { headline } from './story-words';
@@ -77,6 +78,7 @@ export function RecordScreen({ opened }: { opened: BatchAnswer }) {
           <StoryList story={story} cooked={cooked} onPhotoOff={(hash) => log.tell({ kind: 'photoOff', hash })} />
         </div>
         <div className="thin-scroll border-rule bg-sheet px-5 py-5 max-md:border-t md:border-l lg:overflow-y-auto">
+          <BatchPicture cooked={cooked} story={story} />
           <BatchFigures summary={summary} cooked={cooked} state={state} />
           {knowledge.data && <Teaches answer={knowledge.data} batchId={head.id} />}
           <TestsList tests={tests} tell={log.tell} />

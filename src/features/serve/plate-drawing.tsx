@@ -8,7 +8,7 @@ const wayOf = (points: readonly Point[]) =>
   points.map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(2)} ${y.toFixed(2)}`).join('');
 
 /** An outline in m as a closed way in cm. */
-function shapeWay(outline: Outline): string {
+export function shapeWay(outline: Outline): string {
   let way = '';
   for (let i = 0; i < outline.length; i += 2) {
     way += `${i === 0 ? 'M' : 'L'}${((outline[i] ?? 0) * 100).toFixed(3)} ${((outline[i + 1] ?? 0) * 100).toFixed(3)}`;

@@ -10,7 +10,9 @@ import { Tick } from '@/ui/tick';
 import { useTyped } from '@/ui/use-typed';
 import { Amount, AskedAnswered, Choice, Fact } from './asked';
 import { Contains } from './contains';
+import { HandTools } from './hand-tools';
 import { PlateDrawing } from './plate-drawing';
+import { PlateSet } from './plate-set';
 import { Reheat } from './reheat';
 import { SecondSauce, useSecondSauce } from './second-sauce';
 import { ServingAmounts } from './serving-amounts';
@@ -241,6 +243,16 @@ export function PlateView({ id, serving }: { id: string; serving: Serving }) {
         <PlateFacts on={on} serving={serving} second={second} />
       </div>
       {guide.picks.length > 0 && <PlateOrder on={on} poured={serving.colour} drawn={drawn} />}
+      {asked.plates > 1 && (
+        <PlateSet
+          plate={plate}
+          count={asked.plates}
+          poolCm={guide.poolCm}
+          shapes={on.shapes}
+          poured={serving.colour}
+          drawn={drawn}
+        />
+      )}
       <p className="mt-4 no-print">
         <Button onClick={() => window.print()}>Print the card for the pass</Button>
       </p>
@@ -276,44 +288,6 @@ function PlateOrder({ on, poured, drawn }: { on: AskedPlate; poured: string; dra
         </li>
       ))}
     </ol>
-  );
-}
-
-const TOOL_WORDS: Readonly<Record<PlateTool, string>> = { dot: 'Dots', pick: 'Pick' };
-
-/** What draws by hand, and how it is taken back. */
-function HandTools({
-  tool,
-  onTool,
-  mine,
-}: {
-  tool: PlateTool;
-  onTool: (tool: PlateTool) => void;
-  mine: ReturnType<typeof useOwnPlate>;
-}) {
-  return (
-    <fieldset aria-label="Draw with" className="flex flex-wrap items-center gap-2">
-      {keysOf(TOOL_WORDS).map((each) => (
-        <Button
-          key={each}
-          aria-pressed={tool === each}
-          look={tool === each ? 'primary' : 'quiet'}
-          onClick={() => onTool(each)}
-        >
-          {TOOL_WORDS[each]}
-        </Button>
-      ))}
-      <Button look="bare" disabled={mine.isEmpty} onClick={mine.undo}>
-        Undo
-      </Button>
-      <Button look="bare" disabled={mine.isEmpty} onClick={mine.clear}>
-        Clear the plate
-      </Button>
-      <p className="w-full text-[13.5px] text-mute">
-        Tap for a dot, or drag the pick through. By keys: arrows move, Enter drops a dot. Space sets the pick down and
-        lifts it.
-      </p>
-    </fieldset>
   );
 }
 

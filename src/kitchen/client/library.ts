@@ -1,10 +1,23 @@
 import { z } from 'zod';
 import type { LibraryFile, TAKES } from '@/formats/library-file';
 import { type Added, addedSchema } from '@/formats/server-answers';
-import type { FormulaSummary } from '../formula-summary';
+import type { FormulaSummary, PouredLook } from '../formula-summary';
 import { askOnce, askServer } from './ask-server';
 
 const summariesSchema = z.object({ formulas: z.array(z.custom<FormulaSummary>((each) => each instanceof Object)) });
+
+const looksSchema = z.object({
+  looks: z.record(
+    z.string(),
+    z.custom<PouredLook>((each) => each instanceof Object),
+  ),
+});
+
+/** What formulas look like as they are poured, by id; those that are gone are left out. */
+export async function fetchLooks(ids: readonly string[]): Promise<Readonly<Record<string, PouredLook>>> {
+  const asked = new URLSearchParams({ ids: ids.join(',') });
+  return looksSchema.parse(await askServer(`/api/library/looks?${asked}`, 'GET')).looks;
+}
 
 export type Take = (typeof TAKES)[number];
 

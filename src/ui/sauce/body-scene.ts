@@ -26,11 +26,10 @@ export interface BodyScene {
 
 /** How steeply it is looked down upon, rad. */
 const LOOK_DOWN = 0.52;
-/** The picture reaches so much further than the piece; it is fitted anew once the piece has become smaller than this part of it, or larger. */
-const MARGIN = 1.5;
-const FITS = 0.6;
+/** Room about the piece, and beside it for what is written there; it is fitted anew once it needs less than this part of the picture, or more than all. */
+const [MARGIN, BESIDE, FITS] = [1.12, 1.55, 0.6];
 /** The picture is so much wider than it is high. */
-const WIDE_OVER_HIGH = 1.5;
+const WIDE_OVER_HIGH = 1.75;
 /** The piece that is cut out of what is round, so that its inside is seen: where it begins and how much of it is left, rad. */
 const CUT = { from: 1.15, kept: 2 * Math.PI - 1.35 } as const;
 const AROUND = 72;
@@ -189,7 +188,8 @@ export function bodyScene(canvas: HTMLCanvasElement): BodyScene {
   const aim = () => {
     const { min, max } = new Box3().setFromObject(piece);
     const [wide, high] = [Math.max(max.x - min.x, max.z - min.z), max.y - min.y];
-    const needed = MARGIN * Math.max(wide, WIDE_OVER_HIGH * high);
+    const seenHigh = high * Math.cos(LOOK_DOWN) + wide * Math.sin(LOOK_DOWN);
+    const needed = MARGIN * Math.max(BESIDE * wide, WIDE_OVER_HIGH * seenHigh);
     if (needed > spanM || needed < FITS * spanM) spanM = needed;
     stage.lookAt((min.y + max.y) / 2, spanM);
     shadow.scale.setScalar(0.55 * wide);

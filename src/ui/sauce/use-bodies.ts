@@ -248,13 +248,3 @@ export function bodyOfUse(use: JobUse, mm: number, dripsMm?: readonly [shortest:
   const drips = dripsMm && ([dripsMm[0] / 1000, dripsMm[1] / 1000] as const);
   return BODIES[use]({ thick: mm / 1000, drips });
 }
-
-/** Volume of a turned outline, m³: by Pappus's rule. */
-export function turnedVolumeM3(outline: TurnedOutline): number {
-  let sum = 0;
-  for (const [i, [r, y]] of outline.entries()) {
-    const [nextR, nextY] = outline[(i + 1) % outline.length] ?? [r, y];
-    sum += (nextY - y) * (r * r + r * nextR + nextR * nextR);
-  }
-  return Math.abs((Math.PI / 3) * sum);
-}
