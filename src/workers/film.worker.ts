@@ -1,7 +1,10 @@
 import { expose, transfer } from 'comlink';
 import type { FilmFluid } from '@/core/film/mobility';
+import type { Outline } from '@/core/film/pick';
 import { drawnDrop, drawSpoonAcross, flowFor, layerInPan, ribbonInPan, STILL_CELLS } from '@/core/film/scenes';
 import type { DrawnFilm } from '@/core/film/surface';
+import type { PlateGuide } from '@/core/serve/plate-guides';
+import { handShapes, type PlateMark, plateShapes } from '@/core/serve/plate-shapes';
 
 /** What a film is poured for: a drop on a plate, a spoon's line or a ribbon in a pan, some seconds later. */
 export interface FilmQuestion {
@@ -31,7 +34,17 @@ const FLOWED: Readonly<Record<FilmQuestion['kind'], (question: FilmQuestion) => 
   ribbon: ({ fluid, seconds }) => ribbonInPan(fluid, seconds, STILL_CELLS),
 };
 
+/** A plate to be drawn: by its guide, or mark by mark as a hand drew it. */
+export type PlateQuestion =
+  | { readonly guide: Pick<PlateGuide, 'strokes' | 'dots' | 'picks'>; readonly isWiped: boolean }
+  | { readonly marks: readonly PlateMark[]; readonly acrossMm: number; readonly isWiped: boolean };
+
 const door = {
+  async plate(question: PlateQuestion): Promise<readonly Outline[]> {
+    return 'guide' in question
+      ? plateShapes(question.guide, question.isWiped)
+      : handShapes(question.marks, question.acrossMm, question.isWiped);
+  },
   async flowed(question: FilmQuestion): Promise<DrawnFilm> {
     const { cells, cellM, depthM, wall } = FLOWED[question.kind](question);
     return transfer({ cells, cellM, depthM, wall }, [depthM.buffer]);

@@ -9,6 +9,8 @@ const PICK_M = 0.002;
 const REACH = 1.3;
 /** Part of the reach it is moved at a time: areas stay within 1 %. */
 const STEP = 0.06;
+/** Steps of a pick after which points are put in where they have parted: they part by far less than their distance in one. */
+const FILLED_EVERY = 4;
 /** Beyond so many reaches nothing moves. */
 const FAR = 4;
 /** Points of a fresh outline are this far apart, and one is put between two that have parted by more, m. */
@@ -67,8 +69,21 @@ export function areaOf(outline: Outline): number {
   return Math.abs(twice) / 2;
 }
 
+/** Whether two points next to each other have parted. */
+function hasParted(outline: Outline): boolean {
+  const n = outline.length;
+  for (let i = 0; i < n; i += 2) {
+    const next = (i + 2) % n;
+    const dx = (outline[next] as number) - (outline[i] as number);
+    const dy = (outline[next + 1] as number) - (outline[i + 1] as number);
+    if (dx * dx + dy * dy > PARTED_M * PARTED_M) return true;
+  }
+  return false;
+}
+
 /** Puts points in where two have parted. */
 function filled(outline: Outline): Outline {
+  if (!hasParted(outline)) return outline;
   const n = outline.length;
   const points: number[] = [];
   for (let i = 0; i < n; i += 2) {
@@ -86,25 +101,29 @@ function filled(outline: Outline): Outline {
 
 /** Moves every point of an outline near the pick while it goes from one place a short way on. */
 function drag(outline: Outline, at: Spot, along: Spot, way: number, reach: number): boolean {
-  const [cx, cy] = [at.x + (along.x * way) / 2, at.y + (along.y * way) / 2];
+  const { x: ax, y: ay } = along;
+  const cx = at.x + (ax * way) / 2;
+  const cy = at.y + (ay * way) / 2;
   const far = (FAR * reach) ** 2;
   const square = reach * reach;
   let moved = false;
   for (let i = 0; i < outline.length; i += 2) {
-    let [px, py] = [outline[i] as number, outline[i + 1] as number];
-    if ((px - cx) ** 2 + (py - cy) ** 2 > far) continue;
-    const [x0, y0] = [px, py];
+    const x0 = outline[i] as number;
+    const y0 = outline[i + 1] as number;
+    if ((x0 - cx) ** 2 + (y0 - cy) ** 2 > far) continue;
+    let px = x0;
+    let py = y0;
     // Midpoint rule: the drag is read where the point is half way, the pick half way too.
     for (let half = 0; half < 2; half++) {
-      const from = half === 0 ? at : { x: cx, y: cy };
-      const [rx, ry] = [px - from.x, py - from.y];
-      const x = rx * along.x + ry * along.y;
-      const y = ry * along.x - rx * along.y;
-      const e = Math.exp(-(x * x + y * y) / (2 * square));
-      const [u, v] = [(1 - (y * y) / square) * e, ((x * y) / square) * e];
-      const length = half === 0 ? way / 2 : way;
-      px = x0 + length * (u * along.x - v * along.y);
-      py = y0 + length * (u * along.y + v * along.x);
+      const rx = px - (half === 0 ? at.x : cx);
+      const ry = py - (half === 0 ? at.y : cy);
+      const x = rx * ax + ry * ay;
+      const y = ry * ax - rx * ay;
+      const length = (half === 0 ? way / 2 : way) * Math.exp(-(x * x + y * y) / (2 * square));
+      const u = length * (1 - (y * y) / square);
+      const v = (length * x * y) / square;
+      px = x0 + u * ax - v * ay;
+      py = y0 + u * ay + v * ax;
     }
     outline[i] = px;
     outline[i + 1] = py;
@@ -126,14 +145,18 @@ export function pickThrough(outlines: readonly Outline[], stroke: readonly Spot[
   const reach = REACH * widthM;
   const path = finely(stroke, STEP * reach);
   const moved = outlines.map((outline) => Float64Array.from(outline));
+  const touched = new Set<number>();
   for (let k = 1; k < path.length; k++) {
     const [from, to] = [path[k - 1] as Spot, path[k] as Spot];
     const way = Math.hypot(to.x - from.x, to.y - from.y);
     if (way === 0) continue;
     const along = { x: (to.x - from.x) / way, y: (to.y - from.y) / way };
     for (const [i, outline] of moved.entries()) {
-      if (drag(outline, from, along, way, reach)) moved[i] = filled(outline);
+      if (drag(outline, from, along, way, reach)) touched.add(i);
     }
+    if (k % FILLED_EVERY !== 0 && k < path.length - 1) continue;
+    for (const i of touched) moved[i] = filled(moved[i] as Outline);
+    touched.clear();
   }
   return moved;
 }

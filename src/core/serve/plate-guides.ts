@@ -2,7 +2,18 @@ import { seededNumbers } from '../random';
 import { discArea, dotVolume, lineVolume } from '../yields/surfaces';
 
 /** What is poured or drawn on a plate. */
-export const PLATE_PATTERNS = ['pool', 'mirror', 'swirl', 'dots', 'line', 'star', 'hearts', 'random', 'own'] as const;
+export const PLATE_PATTERNS = [
+  'pool',
+  'mirror',
+  'swirl',
+  'dots',
+  'line',
+  'star',
+  'hearts',
+  'feather',
+  'random',
+  'own',
+] as const;
 export type PlatePattern = (typeof PLATE_PATTERNS)[number];
 
 /** cm from the middle of the plate. */
@@ -57,6 +68,8 @@ const MIRROR_PART = 0.96;
 const TURNS = 4;
 const RAYS = 8;
 const HEARTS = 6;
+/** Lines of a feather, and drags across them. */
+const FEATHER = { lines: 5, drags: 7 } as const;
 /** Steps a turn of a curve is drawn in. */
 const FINE = 48;
 
@@ -88,6 +101,28 @@ function wander(radiusCm: number, seed: number): Point[] {
     return { x: (radiusCm / Math.SQRT2) * wave(t, 3, 7, 0), y: (radiusCm / Math.SQRT2) * wave(t, 2, 5, 2) };
   });
 }
+
+/** Places side by side across a circle, the outermost well inside it: how far from its middle, and half the chord there. */
+const across = (radiusCm: number, count: number) =>
+  Array.from({ length: count }, (_, i) => {
+    const off = 0.75 * radiusCm * ((2 * i) / (count - 1) - 1);
+    return { off, half: 0.9 * Math.sqrt(radiusCm * radiusCm - off * off) };
+  });
+
+/** Lines side by side, and drags across them, each against the one before. */
+const feather = (radiusCm: number): { readonly lines: Point[][]; readonly picks: Point[][] } => ({
+  lines: across(radiusCm, FEATHER.lines).map(({ off, half }) => [
+    { x: -half, y: off },
+    { x: half, y: off },
+  ]),
+  picks: across(radiusCm, FEATHER.drags).map(({ off, half }, i) => {
+    const way = [
+      { x: off, y: -half },
+      { x: off, y: half },
+    ];
+    return i % 2 === 0 ? way : way.reverse();
+  }),
+});
 
 /** What is drawn over a pool or on the bare plate, by pattern. */
 function drawn(
@@ -137,17 +172,22 @@ function drawn(
       // One drag through all of them makes a wreath of hearts.
       return { strokes: [], dots, picks: [[...ring(0.6 * radiusCm, FINE), polar(0.6 * radiusCm, -Math.PI / 2)]] };
     }
+    case 'feather': {
+      const { lines, picks } = feather(radiusCm);
+      return { strokes: lines.map(stroke), dots: [], picks };
+    }
     case 'own':
       return { strokes: [], dots: own.dots.map((point) => ({ ...point, acrossMm: drawnMm })), picks: own.picks };
     case 'random':
       return { strokes: [stroke(wander(0.9 * radiusCm, seed))], dots: [], picks: [] };
-    default:
+    case 'pool':
+    case 'mirror':
       return { strokes: [], dots: [], picks: [] };
   }
 }
 
 /** Patterns that are drawn into a pool of the first sauce. */
-const ON_A_POOL: ReadonlySet<PlatePattern> = new Set(['pool', 'mirror', 'star', 'hearts', 'own']);
+const ON_A_POOL: ReadonlySet<PlatePattern> = new Set(['pool', 'mirror', 'star', 'hearts', 'feather', 'own']);
 
 /**
  * A guide for a plate, drawn to scale, with what it takes.

@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { keysOf } from '@/core/keys-of';
 import { type PlatePattern, plateGuide } from '@/core/serve/plate-guides';
-import { handShapes, laidShapes, plateShapes } from '@/core/serve/plate-shapes';
+import { laidShapes } from '@/core/serve/plate-shapes';
 import { pourWindow } from '@/core/serve/pour-window';
 import { CAUTION_WORDS } from '@/kitchen/words/cautions';
 import { Button } from '@/ui/button';
@@ -18,6 +18,7 @@ import { SecondSauce, useSecondSauce } from './second-sauce';
 import { ServingAmounts } from './serving-amounts';
 import { useOwnPlate } from './use-own-plate';
 import { type PlateTool, usePlateHand } from './use-plate-hand';
+import { usePlateShapes } from './use-plate-shapes';
 import type { Serving } from './use-serving';
 
 const PATTERN_WORDS: Readonly<Record<PlatePattern, string>> = {
@@ -28,6 +29,7 @@ const PATTERN_WORDS: Readonly<Record<PlatePattern, string>> = {
   line: 'line',
   star: 'drawn star',
   hearts: 'drawn hearts',
+  feather: 'feathered lines',
   random: 'random swirl',
   own: 'drawn by hand',
 };
@@ -50,6 +52,11 @@ const ORDER: Readonly<Record<PlatePattern, readonly string[]>> = {
     'Six dots of the second sauce in a ring.',
     'One drag of a pick through the middle of all of them, without lifting it.',
   ],
+  feather: [
+    'Pour the pool.',
+    'Five lines of the second sauce side by side.',
+    'Drag a pick across them, once down, once up; wipe it after each.',
+  ],
   own: [
     'Pour the pool.',
     'Dots of the second sauce where they are drawn.',
@@ -71,11 +78,11 @@ function usePlate() {
   const hand = usePlateHand(tool, asked.flatCm / 2, mine.addDot, mine.addPick);
   const plate = { ...asked, isSquare: shape === 'square' };
   const guide = plateGuide(pattern, plate, seed, mine.own);
-  const drawing = JSON.stringify([guide.strokes, guide.dots, guide.picks]);
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the guide is made anew each time; what is drawn says whether it is another
-  const shapes = useMemo(
-    () => (pattern === 'own' ? handShapes(mine.marks, asked.drawnMm, isWiped) : plateShapes(guide, isWiped)),
-    [drawing, mine.marks, pattern, isWiped],
+  const isOwn = pattern === 'own';
+  const { strokes, dots, picks } = guide;
+  const shapes = usePlateShapes(
+    isOwn ? { marks: mine.marks, acrossMm: asked.drawnMm, isWiped } : { guide: { strokes, dots, picks }, isWiped },
+    isOwn ? [] : laidShapes(guide),
   );
   return {
     ...{
@@ -95,8 +102,8 @@ function usePlate() {
       isWiped,
       setWiped,
     },
-    isOwn: pattern === 'own',
-    hand: pattern === 'own' ? hand : undefined,
+    isOwn,
+    hand: isOwn ? hand : undefined,
     say: (change: Partial<typeof asked>) => setAsked({ ...asked, ...change }),
     another: () => setSeed(seed + 1),
   };

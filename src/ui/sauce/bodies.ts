@@ -126,7 +126,12 @@ export function clearRuler(): Mesh {
       if (mm % 20 === 0 && mm > 0) context.fillText(`${mm / 10}`, (mm / 10) * RULER_PX, canvas.height - 1.1 * RULER_PX);
     }
   }
-  const material = new MeshBasicMaterial({ map: new CanvasTexture(canvas), transparent: true, depthWrite: false });
+  const material = new MeshBasicMaterial({
+    map: new CanvasTexture(canvas),
+    transparent: true,
+    // Its far end is above the rim of the plate.
+    depthTest: false,
+  });
   const bare = new MeshBasicMaterial({ transparent: true, opacity: 0, depthWrite: false });
   const box = new BoxGeometry(RULER_CM / 100, 0.001, 0.025).translate(RULER_CM / 200, 0, 0);
   const ruler = new Mesh(box, [bare, bare, material, bare, bare, bare]);

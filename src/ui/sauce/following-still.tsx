@@ -1,6 +1,7 @@
 'use client';
 
 import { type ReactNode, useEffect, useRef, useState } from 'react';
+import { CLOSER } from './sauce-still';
 import type { StillOf } from './stills';
 
 /** Figures that rest so long are drawn finely, ms. */
@@ -51,7 +52,7 @@ export function FollowingStill({ of, name, flat }: { of: StillOf; name: string; 
         role="img"
         aria-label={name}
         hidden={!isDrawn}
-        className={isDrawn ? 'size-full object-cover' : ''}
+        className={isDrawn ? `size-full object-cover ${CLOSER[of.kind]}` : ''}
       />
       {!isDrawn && <span className="flex size-full items-center justify-center">{flat}</span>}
     </span>

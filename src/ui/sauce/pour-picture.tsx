@@ -6,6 +6,7 @@ import { CELLS } from '@/core/film/scenes';
 import { Button } from '@/ui/button';
 import { celsius, centimetres, millimetres } from '@/ui/format';
 import { Puddle } from '@/ui/puddle';
+import { Tick } from '@/ui/tick';
 import type { SauceLook } from './scene';
 import { TiltSlider } from './tilt-slider';
 import { usePour } from './use-pour';
@@ -69,11 +70,7 @@ export function PourPicture({
         </Button>
         <Button onClick={pour.atOnce}>Show 30 s at once</Button>
         <Button onClick={pour.spoon}>Draw a spoon through</Button>
-        {picture.kind === 'there' && (
-          <Button aria-pressed={hasRuler} onClick={() => setRuler(!hasRuler)}>
-            Lay a ruler over it
-          </Button>
-        )}
+        {picture.kind === 'there' && <Tick label="A ruler over it" isOn={hasRuler} onTick={setRuler} />}
         <TiltSlider of="the plate" value={tiltDegrees} onTilt={tiltTo} />
       </div>
     </figure>

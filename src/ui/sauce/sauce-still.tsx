@@ -3,6 +3,9 @@
 import { type ReactNode, useEffect, useState } from 'react';
 import type { StillOf } from './stills';
 
+/** A drop is shown from closer by: the rim of its plate is cut off. */
+export const CLOSER: Readonly<Record<StillOf['kind'], string>> = { drop: 'scale-[1.3]', line: '', ribbon: '' };
+
 /** A still of a sauce; until it is drawn, and where it cannot be, a flat drawing stands in its place. */
 export function SauceStill({
   of,
@@ -36,7 +39,7 @@ export function SauceStill({
     >
       {drawn ? (
         // biome-ignore lint/performance/noImgElement: a picture made on this tablet, as it is
-        <img src={drawn.url} alt={name} className="size-full object-cover" />
+        <img src={drawn.url} alt={name} className={`size-full object-cover ${CLOSER[of.kind]}`} />
       ) : (
         <span className="flex size-full items-center justify-center">{flat}</span>
       )}

@@ -1,8 +1,8 @@
 import { type DBSchema, openDB } from 'idb';
 import { STILL_CELLS } from '@/core/film/scenes';
-import type { FilmDoor, FilmQuestion } from '@/workers/film.worker';
-import { threadOf } from '@/workers/thread';
+import type { FilmQuestion } from '@/workers/film.worker';
 import type { Ground } from './bodies';
+import { films } from './films';
 import type { SauceLook, SauceScene } from './scene';
 
 /** What a still shows: a drop on a plate, or a spoon's line in a pan, some seconds later. */
@@ -86,11 +86,6 @@ async function sceneFor(ground: Ground) {
   scenes.set(ground, made);
   return made;
 }
-
-/** Films flow beside the page. */
-const films = threadOf<FilmDoor>(
-  () => new Worker(new URL('../../workers/film.worker.ts', import.meta.url), { type: 'module' }),
-);
 
 /** Draws a still on the canvas of its ground's scene, which rests some seconds later. */
 async function drawn(of: FilmQuestion & StillOf): Promise<HTMLCanvasElement> {

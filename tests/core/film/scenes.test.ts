@@ -41,6 +41,18 @@ describe('a drop drawn in the round', () => {
     );
   });
 
+  it.each([
+    ['water', 0.001, 0],
+    ['a bar', 50, 1e6],
+    ['a syrup without yield', 0.3, 0],
+    ['a thick one without yield', 400, 0],
+  ])('%s is drawn too: nothing negative, nothing without end', (_, eta, ty) => {
+    const film = drawnDrop(fluid(eta, ty), 30, 40, 40);
+    expect(film.depthM.every((h) => Number.isFinite(h) && h >= 0)).toBe(true);
+    expect(Math.max(...film.depthM)).toBeGreaterThan(0);
+    expect(Math.max(...film.depthM)).toBeLessThan(0.02);
+  });
+
   it('is the same along its axes and across them', () => {
     const { cells, depthM } = drawnDrop(fluid(1, 8), 30);
     const at = (x: number, y: number) => depthM[y * cells + x];

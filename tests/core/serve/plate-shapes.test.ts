@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { areaOf } from '@/core/film/pick';
-import { PLATE_PATTERNS, plateGuide } from '@/core/serve/plate-guides';
+import { PLATE_PATTERNS, type Point, plateGuide } from '@/core/serve/plate-guides';
 import { handShapes, laidShapes, picked, plateShapes } from '@/core/serve/plate-shapes';
 
 const plate = { flatCm: 18, isSquare: false, depthMm: 2, drawnMm: 9 };
@@ -50,5 +50,34 @@ describe('the finished plate', () => {
         { x: 22, y: 20 },
       ]),
     ).toEqual(laid);
+  });
+});
+
+describe('feathered lines', () => {
+  const plate = { flatCm: 20, isSquare: false, depthMm: 2, drawnMm: 5 };
+  const guide = plateGuide('feather', plate);
+  const [laid, drawn] = [laidShapes(guide), plateShapes(guide)];
+
+  /** How far the middle line is drawn along a drag, m; up positive. */
+  const pulled = (way: readonly Point[]) => {
+    const x = (way[0]?.x ?? 0) / 100;
+    const line = drawn[2] as Float64Array;
+    let [least, most] = [0, 0];
+    for (let i = 0; i < line.length; i += 2) {
+      if (Math.abs((line[i] as number) - x) > 0.001) continue;
+      least = Math.min(least, line[i + 1] as number);
+      most = Math.max(most, line[i + 1] as number);
+    }
+    return most + least;
+  };
+
+  it('keep their areas, and are drawn down and up in turn', () => {
+    expect(drawn).toHaveLength(5);
+    for (const [i, shape] of drawn.entries())
+      expect(areaOf(shape) / areaOf(laid[i] as Float64Array<ArrayBuffer>)).toBeCloseTo(1, 1.7);
+    for (const [i, way] of guide.picks.entries()) {
+      expect(Math.sign(pulled(way))).toBe(i % 2 === 0 ? 1 : -1);
+      expect(Math.abs(pulled(way))).toBeGreaterThan(0.002);
+    }
   });
 });
