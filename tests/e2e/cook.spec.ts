@@ -239,6 +239,7 @@ test('a pan that looks wrong is rescued in two portions, which stand in its log 
     await goOn(page);
   }
   await expect(now(page)).toContainText('Stir from the middle');
+  await expect(page.getByTestId('pan-stills')).toContainText(/Lift the spoonIt (falls|runs|drops).*Once cold it/);
   await page.getByRole('region', { name: 'Looks' }).getByRole('button', { name: 'Oily or torn' }).click();
   const wrong = page.getByRole('alert').filter({ hasText: 'Oily at the rim' });
   // A bad answer leads to its rescue, which knows what was seen.
@@ -256,6 +257,12 @@ test('a pan that looks wrong is rescued in two portions, which stand in its log 
   await expect(page.getByRole('region', { name: 'In the pan' })).toContainText(/4[34]\d\sg/);
   await page.getByRole('button', { name: 'Far too thick' }).click();
   const portion = page.getByRole('region', { name: 'The next portion' });
+  // As planned, now, and after the portion: each thinner line closes further.
+  await expect(portion.getByTestId('portion-pictures').getByRole('listitem')).toHaveText([
+    /^As planned/,
+    /^Now/,
+    /^After this portion/,
+  ]);
   await expect(page.getByRole('region', { name: 'What happened' })).toContainText('%');
   await portion.getByRole('button', { name: 'Something else instead' }).click();
   await expect(portion.getByRole('row')).not.toHaveCount(0);

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, expectAccessible, openFormula, test } from './kitchen';
+import { expect, expectAccessible, gramsOf, openFormula, test } from './kitchen';
 
 /** Graphics worked out by the processor: slow, and the same everywhere. */
 const GRAPHICS = ['--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--ignore-gpu-blocklist'];
@@ -124,6 +124,45 @@ test.describe('with graphics', () => {
     await expectAccessible(page);
     await sheet.getByRole('button', { name: 'Nothing', exact: true }).click();
     await expect(pictures).toHaveCount(1);
+    expect(silent).toEqual([]);
+  });
+
+  test('the drops under the curve follow a row that is changed', async ({ page, silent }) => {
+    await openFormula(page, { name: 'Weir follows' });
+    const strip = page.locator('[data-moment=pour]');
+    await expect(strip.locator('[data-still=drawn]')).toBeVisible({ timeout: 60_000 });
+    /** Dark pixels of the drop as it stands. */
+    const dark = () =>
+      strip.locator('canvas').evaluate((element) => {
+        const { width, height } = element as HTMLCanvasElement;
+        const data = (element as HTMLCanvasElement).getContext('2d')?.getImageData(0, 0, width, height).data ?? [];
+        let count = 0;
+        for (let i = 0; i < data.length; i += 4) {
+          if (Number(data[i]) + Number(data[i + 1]) + Number(data[i + 2]) < 380 && Number(data[i + 3]) > 250) count++;
+        }
+        return count;
+      });
+    const before = await dark();
+    expect(before).toBeGreaterThan(500);
+    await gramsOf(page, 'Whipping cream').fill('900');
+    await page.keyboard.press('Tab');
+    await expect.poll(dark, { timeout: 60_000 }).toBeGreaterThan(1.15 * before);
+    expect(silent).toEqual([]);
+  });
+
+  test('a use is drawn in three dimensions, and its limits follow the hand', async ({ page, silent }) => {
+    await page.goto('/brief');
+    const picture = page.getByTestId('use-picture').first();
+    await expect(picture.locator('[data-picture]')).toHaveAttribute('data-picture', 'there');
+    const pixels = () =>
+      picture.locator('canvas').evaluate((element) => (element as HTMLCanvasElement).toDataURL().length);
+    const before = await pixels();
+    const slider = picture.getByRole('slider');
+    await slider.focus();
+    for (let i = 0; i < 10; i++) await page.keyboard.press('ArrowUp');
+    await expect(slider).toHaveAttribute('aria-valuenow', '3');
+    await expect.poll(pixels).not.toBe(before);
+    await expectAccessible(page);
     expect(silent).toEqual([]);
   });
 
