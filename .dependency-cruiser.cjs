@@ -12,7 +12,7 @@ module.exports = {
       name: 'core-knows-only-itself',
       severity: 'error',
       from: { path: '^src/core' },
-      to: { pathNot: ['^src/core', '^node_modules/quadprog'] },
+      to: { pathNot: ['^src/core', '^node_modules/(quadprog|ml-matrix)'] },
     },
     {
       name: 'formats-know-core',

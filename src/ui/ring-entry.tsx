@@ -1,3 +1,5 @@
+import { Camera } from 'lucide-react';
+import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { PROBE_REACH, RING_REACH } from '@/formats/batch';
 import { Button } from './button';
@@ -6,6 +8,9 @@ import { FarOffQuestion } from './far-off-question';
 import { millimetres } from './format';
 import { inlinePlain, inlineRules } from './inline-rules';
 import { NumberField } from './number-field';
+
+/** Fetched when it is opened: what reads photos is of no use before. */
+const PhotoRingSheet = dynamic(() => import('./photo/photo-ring-sheet').then((part) => part.PhotoRingSheet));
 
 const MM = inlineRules(RING_REACH, 'mm', '92');
 const WARM = inlineRules(PROBE_REACH, '°C', '38');
@@ -21,13 +26,17 @@ export function RingEntry({
   warm,
   isFarOff = () => false,
   onRead,
+  onPhoto,
 }: {
   /** °C last read of the pan */
   warm: number | undefined;
   /** whether a reading is rather a slip: it is asked about */
   isFarOff?: (ring: RingRead) => boolean;
   onRead: (ring: RingRead) => void;
+  /** a photo a ring was read from stays with what is read */
+  onPhoto?: (file: File, diameterMm: number) => void;
 }) {
+  const [takesPhoto, setTakesPhoto] = useState(false);
   const [diameterMm, setDiameter] = useState<number | undefined>();
   const [typed, setTyped] = useState<number | undefined>();
   const [made, setMade] = useState(0);
@@ -74,6 +83,20 @@ export function RingEntry({
           Read
         </Button>
       </EntryForm>
+      <Button look="bare" className="!px-0" onClick={() => setTakesPhoto(true)}>
+        <Camera size={17} aria-hidden="true" /> Read it from a photo
+      </Button>
+      {takesPhoto && (
+        <PhotoRingSheet
+          onClose={() => setTakesPhoto(false)}
+          onRing={({ diameterMm: mm, file }) => {
+            setDiameter(mm);
+            setMade(made + 1);
+            setTakesPhoto(false);
+            if (file) onPhoto?.(file, mm);
+          }}
+        />
+      )}
       {asked && <FarOffQuestion onSure={() => take(asked)} onAgain={() => setAsked(undefined)} />}
     </>
   );

@@ -1,6 +1,7 @@
 import type { Offset } from '@/core/learn/calibration';
 import { isGross } from '@/core/learn/kitchen';
 import { readTest } from '@/core/learn/kitchen-tests';
+import { sendPhoto } from '@/kitchen/client/photos';
 import { panThickness } from '@/kitchen/cook/pan-thickness';
 import { bookBatch } from '@/kitchen/record/tests-of';
 import { celsius, millimetres, percent } from '@/ui/format';
@@ -36,6 +37,14 @@ export function RingTest({ cook }: { cook: Cook }) {
         warm={state.temperatures.at(-1)?.temperatureC}
         isFarOff={isFarOff}
         onRead={(read) => log.tell({ kind: 'ring', ...read })}
+        onPhoto={(file, diameterMm) => {
+          // Without an answer the reading stands without its photo.
+          sendPhoto(file)
+            .then((photo) =>
+              log.tell({ kind: 'photo', photo, shows: `ring of ${millimetres(Math.round(diameterMm))}` }),
+            )
+            .catch(() => undefined);
+        }}
       />
       {found && ring && (
         <p className="mt-1" data-testid="ring-says">
