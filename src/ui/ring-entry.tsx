@@ -1,5 +1,3 @@
-import { Camera } from 'lucide-react';
-import dynamic from 'next/dynamic';
 import { useState } from 'react';
 import { PROBE_REACH, RING_REACH } from '@/formats/batch';
 import { Button } from './button';
@@ -8,9 +6,7 @@ import { FarOffQuestion } from './far-off-question';
 import { millimetres } from './format';
 import { inlinePlain, inlineRules } from './inline-rules';
 import { NumberField } from './number-field';
-
-/** Fetched when it is opened: what reads photos is of no use before. */
-const PhotoRingSheet = dynamic(() => import('./photo/photo-ring-sheet').then((part) => part.PhotoRingSheet));
+import { PhotoRingButton } from './photo/photo-ring-button';
 
 const MM = inlineRules(RING_REACH, 'mm', '92');
 const WARM = inlineRules(PROBE_REACH, '°C', '38');
@@ -36,7 +32,6 @@ export function RingEntry({
   /** a photo a ring was read from stays with what is read */
   onPhoto?: (file: File, diameterMm: number) => void;
 }) {
-  const [takesPhoto, setTakesPhoto] = useState(false);
   const [diameterMm, setDiameter] = useState<number | undefined>();
   const [typed, setTyped] = useState<number | undefined>();
   const [made, setMade] = useState(0);
@@ -83,20 +78,13 @@ export function RingEntry({
           Read
         </Button>
       </EntryForm>
-      <Button look="bare" className="!px-0" onClick={() => setTakesPhoto(true)}>
-        <Camera size={17} aria-hidden="true" /> Read it from a photo
-      </Button>
-      {takesPhoto && (
-        <PhotoRingSheet
-          onClose={() => setTakesPhoto(false)}
-          onRing={({ diameterMm: mm, file }) => {
-            setDiameter(mm);
-            setMade(made + 1);
-            setTakesPhoto(false);
-            if (file) onPhoto?.(file, mm);
-          }}
-        />
-      )}
+      <PhotoRingButton
+        onRing={({ diameterMm: mm, file }) => {
+          setDiameter(mm);
+          setMade(made + 1);
+          if (file) onPhoto?.(file, mm);
+        }}
+      />
       {asked && <FarOffQuestion onSure={() => take(asked)} onAgain={() => setAsked(undefined)} />}
     </>
   );

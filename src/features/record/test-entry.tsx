@@ -12,6 +12,7 @@ import { FarOffQuestion } from '@/ui/far-off-question';
 import { percent } from '@/ui/format';
 import { inlinePlain } from '@/ui/inline-rules';
 import { NumberField } from '@/ui/number-field';
+import { PhotoRingButton } from '@/ui/photo/photo-ring-button';
 import { TestPicture } from '@/ui/test-picture';
 import { useTyped } from '@/ui/use-typed';
 import { TEST_FIELDS, type TestDraft, testOf } from './test-fields';
@@ -86,6 +87,14 @@ export function TestEntry({
       </div>
       <EntryForm className="mt-2 grid gap-2" onEntry={tell}>
         <TestFields key={made} kind={kind} draft={draft} onDraft={setDraft} />
+        {kind === 'ring' && (
+          <PhotoRingButton
+            onRing={({ diameterMm }) => {
+              setDraft({ ...draft, diameterMm });
+              setMade(made + 1);
+            }}
+          />
+        )}
         {test && batch && <Against reading={readTest(batch, test)} tongue={tongueAgainst(batch, test)} />}
         {fault && (
           <p role="alert" className="text-off">

@@ -46,11 +46,9 @@ export function PhotoAnswered({
       ? { mm: answer.diameterMm, sd: answer.sdMm }
       : undefined;
   return (
-    <figure aria-label="The photo, with what was found" data-testid="photo-reading">
-      <svg
-        viewBox={`0 0 ${width} ${height}`}
-        className="w-full rounded-xl"
-      >
+    <figure data-testid="photo-reading">
+      <svg viewBox={`0 0 ${width} ${height}`} className="w-full rounded-xl">
+        <title>The photo, with what was found</title>
         <image href={url} width={width} height={height} />
         {!byHand && answer.kind === 'read' && <Found answer={answer} width={width} />}
         {byHand && (
