@@ -88,6 +88,8 @@ test('what is no photo of a plate is refused with what to do, and the practice c
   await expect(sheet.getByTestId('photo-reading')).toContainText(/The practice camera made it \d+\smm/, {
     timeout: 60_000,
   });
+  // What was made for practice is no reading of a real pan.
+  await expect(sheet.getByRole('button', { name: /^Use/ })).toHaveCount(0);
   await sheet.getByRole('button', { name: 'The ring is lifted' }).click();
   await expect(sheet.getByRole('timer')).toContainText(/\d+ s/);
   await expectAccessible(page);

@@ -85,7 +85,7 @@ export function PhotoAnswered({
           )}
         </span>
         {!byHand && <Button onClick={() => setByHand(firstEllipses(photo, answer))}>Correct it by hand</Button>}
-        {found && (
+        {found && photo.truthMm === undefined && (
           <Button look="primary" className="min-h-14" onClick={() => onUse(Math.round(found.mm * 10) / 10)}>
             Use {millimetres(Math.round(found.mm))}
           </Button>

@@ -77,8 +77,8 @@ export function PhotoRingSheet({ onRing, onClose }: { onRing: (ring: PhotoRing) 
           <p className="text-[13.5px] text-mute">
             Use a round plate that differs from the table. A photo from above reads best.
           </p>
-          <PlateField label="Plate, across" rules={PLATE_RULES} value={acrossMm} onValue={setAcross} />
-          <PlateField label="Its rim stands" rules={RIM_RULES} value={rimMm} onValue={setRim} />
+          <PlateField label="Plate diameter" rules={PLATE_RULES} value={acrossMm} onValue={setAcross} />
+          <PlateField label="Rim height" rules={RIM_RULES} value={rimMm} onValue={setRim} />
         </div>
       </div>
     </Sheet>
