@@ -92,6 +92,7 @@ function hostile(id: string, batch: string, own: Readonly<Record<string, string>
       '/api/larder/import',
       '/api/larder/rows',
       '/api/library/names',
+      '/api/library/looks?ids=an-id,__proto__',
       '/api/library/summaries',
       '/api/settings',
       '/api/backup',

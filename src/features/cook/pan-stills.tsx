@@ -6,7 +6,7 @@ import { prepareBatch } from '@/core/predict/state';
 import { chocolateColour } from '@/core/shine/colour';
 import { panSurface } from '@/kitchen/method/pan-fluid';
 import { RIBBON_WORDS } from '@/kitchen/words/ribbon-words';
-import { celsius } from '@/ui/format';
+import { celsius, millimetres } from '@/ui/format';
 import { behaviour } from '@/ui/landmarks';
 import { Puddle } from '@/ui/puddle';
 import { SauceStill } from '@/ui/sauce/sauce-still';
@@ -55,7 +55,15 @@ export function PanStills({ cook, place }: { cook: Cook; place: number }) {
         name: `A drop on a plate at ${celsius(COLD_PLATE.temperatureC)}`,
         of: drop,
         says: `Once cold it ${behaviour(cold.resistancePa)}.`,
-        flat: <Puddle diameterMm={wide} colour={colour} shine={cold.shine} label="" className="w-full" />,
+        flat: (
+          <Puddle
+            diameterMm={wide}
+            colour={colour}
+            shine={cold.shine}
+            label={`It spreads to ${millimetres(Math.round(wide))}`}
+            className="w-full"
+          />
+        ),
       },
     ] as const;
   }, [end, process, isSmooth]);
