@@ -6,9 +6,9 @@ import type { DrawnFilm } from '@/core/film/surface';
 import type { PlateGuide } from '@/core/serve/plate-guides';
 import { handShapes, type PlateMark, plateShapes } from '@/core/serve/plate-shapes';
 
-/** What a film is poured for: a drop on a plate, a spoon's line or a ribbon in a pan, some seconds later. */
+/** What a film is poured for: a drop on a plate, a spoon's line or a ribbon in a pan, some seconds later; or a pan that is left alone. */
 export interface FilmQuestion {
-  readonly kind: 'drop' | 'line' | 'ribbon';
+  readonly kind: 'drop' | 'line' | 'ribbon' | 'level';
   readonly fluid: FilmFluid;
   readonly seconds: number;
   /** coarse, for a picture that follows what is being changed */
@@ -31,6 +31,7 @@ const FLOWED: Readonly<Record<FilmQuestion['kind'], (question: FilmQuestion) => 
   drop: ({ fluid, seconds, isQuick }) =>
     isQuick ? drawnDrop(fluid, seconds, QUICK.cells, QUICK.rings) : drawnDrop(fluid, seconds),
   line: ({ fluid, seconds }) => lineInPan(fluid, seconds),
+  level: ({ fluid }) => layerInPan(fluid, STILL_CELLS),
   ribbon: ({ fluid, seconds }) => ribbonInPan(fluid, seconds, STILL_CELLS),
 };
 

@@ -8,6 +8,7 @@ import { JOB_FACTS } from '@/core/uses/catalogue';
 import { millimetres } from '@/ui/format';
 import { bodyOfUse } from '@/ui/sauce/use-bodies';
 import { usePicture } from '@/ui/sauce/use-scene';
+import { UseDrawing } from './use-drawings';
 
 /** px of the drawing, of the thickest coat, and of a piece. */
 const WIDE = 260;
@@ -51,7 +52,7 @@ function dripWords([thin, thick]: readonly [thin: number, thick: number], { size
 export function UsePicture({ job, label, onMm }: { job: Job; label: string; onMm: (mm: number) => void }) {
   const { extent, reach } = JOB_FACTS[job.use];
   const from = useRef<{ y: number; mm: number } | undefined>(undefined);
-  if (!extent) return null;
+  if (!extent) return <StillUse job={job} />;
   const [least, most] = reach;
   const pxPerMm = MOST_PX / most;
   const step = most > 12 ? 1 : 0.1;
@@ -111,6 +112,25 @@ export function UsePicture({ job, label, onMm }: { job: Job; label: string; onMm
 /** A glossy sauce of no formula in particular. */
 const ANY_SAUCE = { colour: '#43241a', shine: 72 } as const;
 const openBody = async (canvas: HTMLCanvasElement) => (await import('@/ui/sauce/body-scene')).bodyScene(canvas);
+
+/** A use that asks for no measure: its piece or its glass, to look at. */
+function StillUse({ job }: { job: Job }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const picture = usePicture(canvas, openBody);
+  const parts = useMemo(() => bodyOfUse(job.use, 1), [job.use]);
+  useEffect(() => {
+    if (picture.kind === 'there') picture.scene.show(parts, ANY_SAUCE);
+  }, [picture, parts]);
+  return (
+    <div
+      className="relative mt-1 h-[150px] w-[260px] max-w-full rounded-lg border border-rule bg-sheet"
+      data-picture={picture.kind}
+    >
+      <canvas ref={canvas} className={`size-full ${picture.kind === 'there' ? '' : 'invisible'}`} />
+      {picture.kind !== 'there' && <UseDrawing use={job.use} className="absolute inset-0 m-auto h-[92px]" />}
+    </div>
+  );
+}
 
 /** The piece in three dimensions, cut open; in section where there are no graphics. */
 function Drawn({

@@ -1,7 +1,7 @@
 import { nth } from '@/core/nth';
 import type { Seen } from '@/core/practice/observe';
+import { RIBBON_WORDS } from '@/kitchen/words/pan-sign-words';
 import { GRIT_WORDS, shineWord } from '@/kitchen/words/practice-words';
-import { RIBBON_WORDS } from '@/kitchen/words/ribbon-words';
 import { TASTED_WORDS } from '@/kitchen/words/test-words';
 import { Button } from '@/ui/button';
 import { celsius, millimetres } from '@/ui/format';

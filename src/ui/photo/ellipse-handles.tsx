@@ -67,9 +67,9 @@ export function EllipseHandles({
             aria-label={`${name}: ${HOLD_WORDS[hold]}. Arrow keys move it`}
             cx={x}
             cy={y}
-            r={width / 42}
+            r={width / 26}
             fill="#fff"
-            fillOpacity={0.75}
+            fillOpacity={0.55}
             stroke="#1d40d6"
             strokeWidth={width / 250}
             className="cursor-move touch-none focus-visible:outline-2 focus-visible:outline-enamel"

@@ -4,7 +4,12 @@ import { type ReactNode, useEffect, useState } from 'react';
 import type { StillOf } from './stills';
 
 /** A drop is shown from closer by: the rim of its plate is cut off. */
-export const CLOSER: Readonly<Record<StillOf['kind'], string>> = { drop: 'scale-[1.3]', line: '', ribbon: '' };
+export const CLOSER: Readonly<Record<StillOf['kind'], string>> = {
+  drop: 'scale-[1.3]',
+  line: '',
+  ribbon: '',
+  level: '',
+};
 
 /** A still of a sauce; until it is drawn, and where it cannot be, a flat drawing stands in its place. */
 export function SauceStill({

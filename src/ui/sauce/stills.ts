@@ -17,7 +17,7 @@ const MOST_KEPT = 400;
 /** A scene nobody has asked for so long is given back, ms. */
 const REST_MS = 8_000;
 
-const GROUND: Readonly<Record<StillOf['kind'], Ground>> = { drop: 'plate', line: 'pan', ribbon: 'pan' };
+const GROUND: Readonly<Record<StillOf['kind'], Ground>> = { drop: 'plate', line: 'pan', ribbon: 'pan', level: 'pan' };
 
 /** Names a still by its figures: what is drawn the same is drawn once. */
 export function stillKey({ kind, fluid, look, seconds }: StillOf): string {
@@ -25,7 +25,7 @@ export function stillKey({ kind, fluid, look, seconds }: StillOf): string {
   const { yieldStressPa, plasticViscosityPaS, densityKgM3 } = fluid;
   return [
     ...[kind, short(yieldStressPa), short(plasticViscosityPaS), Math.round(densityKgM3 / 50)],
-    ...[look.colour, Math.round(look.shine / 5), seconds],
+    ...[look.colour, Math.round(look.shine / 5), seconds, Object.entries(look.marks ?? {}).join()],
   ].join(' ');
 }
 

@@ -7,3 +7,9 @@ export const RIBBON_WORDS: Readonly<Record<Ribbon, string>> = {
   lies: 'It falls in a ribbon that lies for a moment.',
   mounds: 'It drops in lumps that stay.',
 };
+
+/** What a pan shows when it is hot enough, by how it is to boil. */
+export const BOIL_WORDS = {
+  boil: 'Bubbles rise all over, and stirring does not stop them.',
+  simmer: 'Small bubbles rise at the edge.',
+} as const;
