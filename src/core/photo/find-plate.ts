@@ -135,6 +135,33 @@ const isPlausible = ({ x, y, longer, shorter }: Ellipse, { width, height }: Pixe
 export const isWithin = (ellipse: Ellipse, { width, height }: Pixels, px: number): boolean =>
   pointsOn(ellipse, 48).every(([x, y]) => x > px && y > px && x < width - px && y < height - px);
 
+/** Parts of an ellipse at which a plate is looked at: within its edge, and beyond it. */
+const WITHIN_PART = 0.82;
+const BEYOND_PART = 1.045;
+/** Light and colour that differ by no more than this are of one plate, parts of the lighter. */
+const ALIKE = 0.16;
+/** Where plate goes on beyond an edge along this part of its round, the edge is painted. */
+const MOST_BEYOND = 0.4;
+
+/** Whether plate goes on beyond an ellipse: it is a line painted on it, and the rim lies further out. */
+function goesOnBeyond({ width, height, data }: Pixels, ellipse: Ellipse): boolean {
+  const at = (part: number, [px, py]: readonly [number, number]) => {
+    const x = Math.round(ellipse.x + part * (px - ellipse.x));
+    const y = Math.round(ellipse.y + part * (py - ellipse.y));
+    return x < 0 || y < 0 || x >= width || y >= height ? undefined : 4 * (y * width + x);
+  };
+  const points = pointsOn(ellipse, 72);
+  const alike = points.filter((point) => {
+    const [within, beyond] = [at(WITHIN_PART, point), at(BEYOND_PART, point)];
+    if (within === undefined || beyond === undefined) return false;
+    return [0, 1, 2].every((channel) => {
+      const [a, b] = [data[within + channel] as number, data[beyond + channel] as number];
+      return Math.abs(a - b) <= ALIKE * Math.max(a, b);
+    });
+  });
+  return alike.length > MOST_BEYOND * points.length;
+}
+
 /** The larger of two plates: what is painted on one shows all round too, and lies within its rim. How well each shows decides between near ones. */
 const larger = (a: FoundPlate | undefined, b: FoundPlate | undefined) => {
   const size = ({ rim, support }: FoundPlate) => rim.longer * rim.shorter * support ** 0.3;
@@ -161,7 +188,7 @@ function largestAmong(ways: readonly Edge[][], pixels: Pixels): FoundPlate | und
     const found = refined(first, ways);
     if (!found || found.support < LEAST_SUPPORT || found.offPx > MOST_OFF_PX || !isPlausible(found.rim, pixels))
       continue;
-    best = larger(best, found);
+    if (!goesOnBeyond(pixels, found.rim)) best = larger(best, found);
   }
   return best;
 }

@@ -27,14 +27,20 @@ export function SauceStill({
   const [drawn, setDrawn] = useState<{ readonly of: StillOf; readonly url: string } | undefined>();
   useEffect(() => {
     let here = true;
+    let leave = () => {};
     import('./stills')
-      .then(({ stillOf }) => stillOf(of))
-      .then((url) => here && setDrawn({ of, url }))
+      .then(({ stillOf }) => {
+        if (!here) return;
+        const still = stillOf(of);
+        leave = still.leave;
+        return still.url.then((url) => here && setDrawn({ of, url }));
+      })
       .catch(() => {
         // No graphics: the flat drawing stays.
       });
     return () => {
       here = false;
+      leave();
     };
   }, [of]);
   return (

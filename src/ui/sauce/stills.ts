@@ -125,26 +125,34 @@ export function drawOn(target: HTMLCanvasElement, of: StillOf, isQuick: boolean)
   return made;
 }
 
+/** How many on the page wait for a still. */
+const asking = new Map<string, number>();
+
 /**
  * A still of a sauce, from the tablet's album or drawn now.
  *
- * @returns its picture as a data URL
- * @throws where there are no graphics to draw with
+ * @returns its picture as a data URL, which fails where there are no graphics to draw with; and how to wait for it no longer: what nobody waits for
+ * when its turn comes is not drawn
  */
-export function stillOf(of: StillOf): Promise<string> {
+export function stillOf(of: StillOf): { readonly url: Promise<string>; readonly leave: () => void } {
   const key = stillKey(of);
+  asking.set(key, (asking.get(key) ?? 0) + 1);
+  const leave = () => asking.set(key, (asking.get(key) ?? 1) - 1);
   const there = wanted.get(key);
-  if (there) return there;
-  const made = (async () => {
+  if (there) return { url: there, leave };
+  const url = (async () => {
     const kept = await findKept(key);
     if (kept !== undefined) return kept;
-    const made = last.then(() => drawn(of)).then((canvas) => canvas.toDataURL('image/webp', 0.86));
+    const made = last.then(async () => {
+      if ((asking.get(key) ?? 0) <= 0) throw new Error('Nobody waits for this picture any more.');
+      return (await drawn(of)).toDataURL('image/webp', 0.86);
+    });
     last = made.catch(() => undefined);
-    const url = await made;
-    void keep(key, url);
-    return url;
+    const picture = await made;
+    void keep(key, picture);
+    return picture;
   })();
-  wanted.set(key, made);
-  made.catch(() => wanted.delete(key));
-  return made;
+  wanted.set(key, url);
+  url.catch(() => wanted.delete(key));
+  return { url, leave };
 }
