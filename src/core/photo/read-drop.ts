@@ -270,13 +270,30 @@ function outlineOf(flat: Flat, patch: readonly number[]) {
 /** Seen from more than so far beside it, a drop's far edge stands behind its own height: its near side is read, rad. */
 const NEAR_SIDE_FROM = 0.2;
 
+/** Points further beside a circle than this part of its radius, or this many usual distances, do not belong to it: a lamp's reflection at the edge. */
+const BESIDE = { part: 0.012, usual: 2.5 } as const;
+const ROUNDS = 5;
+
+/** The circle most points lie on: those that a reflection cut off are left out. */
+function steadyCircle(points: readonly (readonly [number, number])[]) {
+  let circle = circleThrough(points);
+  for (let round = 0; round < ROUNDS; round++) {
+    const { x, y, radius } = circle;
+    const beside = points.map((point) => Math.abs(Math.hypot(point[0] - x, point[1] - y) - radius));
+    const most = Math.max(BESIDE.part * radius, BESIDE.usual * median(beside));
+    const kept = points.filter((_, i) => nth(beside, i) <= most);
+    if (kept.length < points.length / 2) break;
+    circle = circleThrough(kept);
+  }
+  return circle;
+}
+
 /** mm across a drop by its outline: all of it from above, its near side from beside it. */
 function diameterOf(points: readonly (readonly [number, number])[], slant: number): number {
-  if (slant < NEAR_SIDE_FROM) return 2 * circleThrough(points).radius;
-  const { y, radius } = circleThrough(points);
+  const all = steadyCircle(points);
+  if (slant < NEAR_SIDE_FROM) return 2 * all.radius;
   // Away from the camera is up: only its near side stands on its own edge.
-  const near = points.filter((point) => point[1] < y - 0.05 * radius);
-  return 2 * circleThrough(near).radius;
+  return 2 * steadyCircle(points.filter((point) => point[1] < all.y - 0.05 * all.radius)).radius;
 }
 
 /** How light the lightest tenth of a picture is at least, 0-1. */
@@ -295,7 +312,7 @@ const CUT_PX = 2;
 const LEAST_CONTRAST = 0.06;
 const WIDEST_EDGE = 0.09;
 const LEAST_ROUND_PART = 0.8;
-const LEAST_ROUNDNESS = 0.86;
+const LEAST_ROUNDNESS = 0.89;
 
 /** What is said of a plate's middle with a drop on it, once laid flat. */
 function readFlat(pixels: Pixels, on: OnFlat, plate: PhotoPlate) {

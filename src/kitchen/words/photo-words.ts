@@ -9,5 +9,5 @@ export const PHOTO_REFUSAL_WORDS: Readonly<Record<PhotoRefusal, string>> = {
   sameColour: 'Sauce and plate have the same colour. Use a plate of another colour, or a ruler.',
   blurred: 'The picture is blurred. Hold still, or lean on the table.',
   runsOver: 'The sauce has run onto the rim of the plate. Use a larger plate, or a ruler.',
-  notRound: 'The sauce is not round in the picture. Take hands and spoons away, or use a ruler.',
+  notRound: 'The sauce is not round in the picture. Take hands away, and keep a lamp’s reflection off its edge.',
 };
