@@ -1,9 +1,9 @@
 /** A point or a direction in space. */
 export type Vec = readonly [x: number, y: number, z: number];
 
-export const dot = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+export const dotProduct = (a: Vec, b: Vec): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
 export const times = (a: Vec, by: number): Vec => [a[0] * by, a[1] * by, a[2] * by];
-export const plus = (a: Vec, b: Vec): Vec => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
+export const vectorSum = (a: Vec, b: Vec): Vec => [a[0] + b[0], a[1] + b[1], a[2] + b[2]];
 export const cross = (a: Vec, b: Vec): Vec => [
   a[1] * b[2] - a[2] * b[1],
   a[2] * b[0] - a[0] * b[2],
@@ -47,25 +47,25 @@ export const rayOf = ({ width, height, focalPx }: Lens, x: number, y: number): V
 ];
 
 /** A flat ground in front of a camera: its unit normal, towards the camera, and how far the camera stands above it. */
-export interface Ground {
+export interface GroundPlane {
   readonly normal: Vec;
   readonly above: number;
 }
 
 /** Where a way that is seen meets a ground, in the camera's own directions; nothing where it does not. */
-export function meet({ normal, above }: Ground, ray: Vec): Vec | undefined {
-  const down = -dot(normal, ray);
+export function meet({ normal, above }: GroundPlane, ray: Vec): Vec | undefined {
+  const down = -dotProduct(normal, ray);
   return down > 1e-6 ? times(ray, above / down) : undefined;
 }
 
 /** Two directions within a ground: across the view, and away from the camera. */
-export function axesOf({ normal }: Ground): readonly [across: Vec, away: Vec] {
+export function axesOf({ normal }: GroundPlane): readonly [across: Vec, away: Vec] {
   const forward: Vec = [0, 0, 1];
-  const along = plus(forward, times(normal, -dot(normal, forward)));
+  const along = vectorSum(forward, times(normal, -dotProduct(normal, forward)));
   // Seen straight from above any direction will do.
-  const away = Math.hypot(...along) > 1e-3 ? unit(along) : unit(plus([0, -1, 0], times(normal, normal[1])));
+  const away = Math.hypot(...along) > 1e-3 ? unit(along) : unit(vectorSum([0, -1, 0], times(normal, normal[1])));
   return [cross(normal, away), away];
 }
 
 /** How far a ground is seen from straight above, rad. */
-export const slantOf = ({ normal }: Ground): number => Math.acos(Math.min(Math.abs(normal[2]), 1));
+export const slantOf = ({ normal }: GroundPlane): number => Math.acos(Math.min(Math.abs(normal[2]), 1));

@@ -1,5 +1,5 @@
 import { EigenvalueDecomposition, Matrix } from 'ml-matrix';
-import { axesOf, dot, type Ground, type Lens, meet, plus, rayOf, times, type Vec } from './camera';
+import { axesOf, dotProduct, type GroundPlane, type Lens, meet, rayOf, times, type Vec, vectorSum } from './camera';
 import { circleThrough } from './circle-fit';
 
 /** An ellipse a x² + b x y + c y² + d x + e y + f = 0. */
@@ -137,7 +137,7 @@ export function groundOfCircle(
   lens: Lens,
   ellipse: Ellipse,
   radius: number,
-): (Ground & { readonly middle: Vec }) | undefined {
+): (GroundPlane & { readonly middle: Vec }) | undefined {
   const rays = pointsOn(ellipse, 72).map(([x, y]) => rayOf(lens, x, y));
   const conic = fitEllipse(rays.map(([x, y]) => [x, y] as const));
   if (!conic?.every(Number.isFinite)) return undefined;
@@ -170,20 +170,24 @@ export function groundOfCircle(
 }
 
 /** How far above a ground of a normal the camera stands, so that what is seen lies on a circle of a radius; and where its middle is. */
-function groundAt(rays: readonly Vec[], normal: Vec, radius: number): (Ground & { readonly middle: Vec }) | undefined {
-  const near: Ground = { normal, above: 1 };
+function groundAt(
+  rays: readonly Vec[],
+  normal: Vec,
+  radius: number,
+): (GroundPlane & { readonly middle: Vec }) | undefined {
+  const near: GroundPlane = { normal, above: 1 };
   const points = rays.map((ray) => meet(near, ray));
   if (points.some((point) => !point)) return undefined;
   const [across, away] = axesOf(near);
   const foot = times(normal, -1);
   const circle = circleThrough(
     (points as Vec[]).map((point) => {
-      const on = plus(point, times(foot, -1));
-      return [dot(on, across), dot(on, away)] as const;
+      const on = vectorSum(point, times(foot, -1));
+      return [dotProduct(on, across), dotProduct(on, away)] as const;
     }),
   );
   if (!(circle.radius > 0)) return undefined;
   const above = radius / circle.radius;
-  const middle = plus(foot, plus(times(across, circle.x), times(away, circle.y)));
+  const middle = vectorSum(foot, vectorSum(times(across, circle.x), times(away, circle.y)));
   return { normal, above, middle: times(middle, above) };
 }

@@ -1,7 +1,7 @@
 import type { DrawnFilm } from '../film/surface';
 import { normalNumbers, seededNumbers } from '../random';
-import { cross, lensOf, plus, times, unit, type Vec } from './camera';
-import { codeOf, linear, type Pixels } from './pixels';
+import { cross, lensOf, times, unit, type Vec, vectorSum } from './camera';
+import { linear, type Pixels, srgbCode } from './pixels';
 import type { PhotoPlate } from './plate';
 
 /** Light by its colour: red, green and blue of white in it. */
@@ -88,8 +88,8 @@ function cameraOf(scene: PhotoScene) {
   const right: Vec = [1, 0, 0];
   const down = cross(forward, right);
   const roll = (scene.rollDeg * Math.PI) / 180;
-  const u = plus(times(right, Math.cos(roll)), times(down, Math.sin(roll)));
-  const v = plus(times(down, Math.cos(roll)), times(right, -Math.sin(roll)));
+  const u = vectorSum(times(right, Math.cos(roll)), times(down, Math.sin(roll)));
+  const v = vectorSum(times(down, Math.cos(roll)), times(right, -Math.sin(roll)));
   return { eye, forward, u, v, focalPx: lens.focalPx };
 }
 
@@ -129,13 +129,13 @@ function lookAt(scene: PhotoScene, colours: { readonly sauce: Vec; readonly tabl
       : [0.78, 0.78, 0.76]
     : colours.table;
   const covers = 1 - Math.exp(-depth / COVERS_M);
-  const own = plus(times(ground, 1 - covers), times(colours.sauce, covers));
+  const own = vectorSum(times(ground, 1 - covers), times(colours.sauce, covers));
   const facing = Math.max(normal[0] * LAMP[0] + normal[1] * LAMP[1] + normal[2] * LAMP[2], 0);
   const lit = (0.45 + 0.62 * facing) * shadeAt(scene, x, y) * scene.bright;
-  const half = unit(plus(LAMP, unit(plus(eye, times(at, -1)))));
+  const half = unit(vectorSum(LAMP, unit(vectorSum(eye, times(at, -1)))));
   const glint = Math.max(normal[0] * half[0] + normal[1] * half[1] + normal[2] * half[2], 0);
   const gloss = covers * (scene.shine / 100) * 0.8 * glint ** (20 + 3 * scene.shine) * scene.bright;
-  return plus(times(own, lit), [gloss, gloss, gloss]);
+  return vectorSum(times(own, lit), [gloss, gloss, gloss]);
 }
 
 /** Blurs a picture in the light of each channel: three boxes make a bell. */
@@ -184,8 +184,8 @@ export function madePhoto(scene: PhotoScene): Pixels {
     for (let px = 0; px < width; px++) {
       const a = (px + 0.5 - width * (0.5 + scene.off[0])) / focalPx;
       const b = (py + 0.5 - height * (0.5 + scene.off[1])) / focalPx;
-      const ray = plus(plus(forward, times(u, a)), times(v, b));
-      const on = (z: number): Vec => plus(eye, times(ray, (z - eye[2]) / ray[2]));
+      const ray = vectorSum(vectorSum(forward, times(u, a)), times(v, b));
+      const on = (z: number): Vec => vectorSum(eye, times(ray, (z - eye[2]) / ray[2]));
       // Within the circle of the rim a way goes down into the plate; beside it, past it on to the table.
       let at = on(scene.plate.rimMm / 1000);
       if (Math.hypot(at[0], at[1]) > rim) at = on(UNDER_M);
@@ -206,7 +206,7 @@ export function madePhoto(scene: PhotoScene): Pixels {
   const data = new Uint8ClampedArray(4 * width * height);
   for (let k = 0; k < width * height; k++) {
     for (let channel = 0; channel < 3; channel++) {
-      data[4 * k + channel] = codeOf(Math.min(soft[3 * k + channel] as number, 1)) + scene.noise * noise();
+      data[4 * k + channel] = srgbCode(Math.min(soft[3 * k + channel] as number, 1)) + scene.noise * noise();
     }
     data[4 * k + 3] = 255;
   }

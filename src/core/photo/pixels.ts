@@ -12,7 +12,7 @@ const LINEAR = Float32Array.from({ length: 256 }, (_, code) => {
 });
 
 /** The code 0-255 of an amount of light 0-1. */
-export const codeOf = (light: number): number =>
+export const srgbCode = (light: number): number =>
   255 * (light <= 0.003_130_8 ? 12.92 * light : 1.055 * light ** (1 / 2.4) - 0.055);
 
 export const linear = (code: number): number => LINEAR[code] ?? 0;

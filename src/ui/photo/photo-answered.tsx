@@ -1,7 +1,8 @@
 import { useState } from 'react';
 import { type Ellipse, ellipseOf, fitEllipse } from '@/core/photo/circle-pose';
+import { measureByHand } from '@/core/photo/flat-plate';
 import type { PhotoPlate } from '@/core/photo/plate';
-import { measureByHand, type PhotoAnswer } from '@/core/photo/read-drop';
+import type { PhotoAnswer } from '@/core/photo/read-drop';
 import { PHOTO_REFUSAL_WORDS } from '@/kitchen/words/photo-words';
 import { Button } from '@/ui/button';
 import { millimetres } from '@/ui/format';

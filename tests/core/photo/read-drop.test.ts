@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
 import { ellipseOf, fitEllipse } from '@/core/photo/circle-pose';
+import { measureByHand } from '@/core/photo/flat-plate';
 import { madePhoto, type PhotoScene } from '@/core/photo/made-photo';
 import type { Pixels } from '@/core/photo/pixels';
 import { photoScene, trueDiameterMm as truthMm } from '@/core/photo/practice-camera';
-import { measureByHand, readDrop } from '@/core/photo/read-drop';
+import { readDrop } from '@/core/photo/read-drop';
 
 /** Photos that are made and read: a few in every run, all of them when it is asked for. */
 const LONG = process.env.DARK_POUR_LONG === '1';
@@ -93,6 +94,8 @@ describe('a photo of a drop on a plate', () => {
     expect(why(madePhoto(plain({ fills: 0.72, off: [0, 0.12] })))).toMatch(/plateCut|noPlate/);
     expect(why(madePhoto(plain({ bright: 0.012 })))).toBe('dark');
     expect(why(madePhoto(plain({ blurPx: 24 })))).toMatch(/blurred|noPlate/);
+    // A rim that cannot be told from the table: the line painted within it is not taken for it.
+    expect(why(madePhoto(plain({ pattern: 'line', table: '#d9d9d6' })))).not.toBeTypeOf('number');
     // Sauce and plate in one colour.
     expect(why(madePhoto(plain({ colour: '#e3e3e0', shine: 0 })))).toMatch(/noSauce|sameColour/);
   });
