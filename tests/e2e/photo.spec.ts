@@ -71,7 +71,7 @@ test('what is no photo of a plate is refused with what to do, and the practice c
   const choose = (name: string, mimeType: string, buffer: Buffer) =>
     sheet.getByLabel('A photo from a file').setInputFiles({ name, mimeType, buffer });
   await choose('notes.txt', 'text/plain', Buffer.from('no picture'));
-  await expect(sheet.getByRole('alert')).toContainText('no picture that can be opened here');
+  await expect(sheet.getByRole('alert')).toContainText('cannot be opened as a picture');
   await choose('plate.heic', 'image/heic', Buffer.from('no picture'));
   await expect(sheet.getByRole('alert')).toContainText('HEIC');
   await choose('plate.mp4', 'video/mp4', Buffer.from('no picture'));

@@ -1,6 +1,8 @@
+import { useState } from 'react';
 import type { Offset } from '@/core/learn/calibration';
 import { isGross } from '@/core/learn/kitchen';
 import { readTest } from '@/core/learn/kitchen-tests';
+import { messageOf } from '@/formats/message-of';
 import { sendPhoto } from '@/kitchen/client/photos';
 import { panThickness } from '@/kitchen/cook/pan-thickness';
 import { bookBatch } from '@/kitchen/record/tests-of';
@@ -22,6 +24,7 @@ export function thicknessWords({ mean, sd }: Offset): string {
 /** The ring on a plate, read at any time: it says how this very pan pours. */
 export function RingTest({ cook }: { cook: Cook }) {
   const { state, log, cooked } = cook;
+  const [photoFault, setPhotoFault] = useState<string | undefined>();
   const found = panThickness(cooked, state);
   const ring = state.rings.at(-1);
   const { offsets } = usePours().knowledge;
@@ -38,14 +41,19 @@ export function RingTest({ cook }: { cook: Cook }) {
         isFarOff={isFarOff}
         onRead={(read) => log.tell({ kind: 'ring', ...read })}
         onPhoto={(file, diameterMm) => {
-          // Without an answer the reading stands without its photo.
+          setPhotoFault(undefined);
           sendPhoto(file)
             .then((photo) =>
               log.tell({ kind: 'photo', photo, shows: `ring of ${millimetres(Math.round(diameterMm))}` }),
             )
-            .catch(() => undefined);
+            .catch((error) => setPhotoFault(messageOf(error)));
         }}
       />
+      {photoFault && (
+        <p role="alert" className="mt-1 text-off">
+          The photo was not saved: {photoFault}
+        </p>
+      )}
       {found && ring && (
         <p className="mt-1" data-testid="ring-says">
           {millimetres(ring.diameterMm)} at {celsius(ring.temperatureC)}. {thicknessWords(found)}

@@ -51,7 +51,7 @@ export async function decodePhoto(file: File): Promise<DecodedPhoto> {
     throw new UnreadablePhotoError(
       /hei[cf]/i.test(`${file.type} ${file.name}`)
         ? 'This browser cannot open HEIC pictures. Save it as JPEG, or take it here.'
-        : 'This is no picture that can be opened here. JPEG and PNG can.',
+        : 'This file cannot be opened as a picture. Use JPEG or PNG.',
     );
   });
   const long = Math.max(bitmap.width, bitmap.height);

@@ -100,6 +100,18 @@ describe('a photo of a drop on a plate', () => {
     expect(why(madePhoto(plain({ colour: '#e3e3e0', shine: 0 })))).toMatch(/noSauce|sameColour/);
   });
 
+  it('lowers its ground by as much as the rim stands: what lies deeper looks smaller', () => {
+    const scene = plain({ plate: { acrossMm: 270, flatMm: 164, rimMm: 30 } });
+    const photo = madePhoto(scene);
+    const offBy = (rimMm: number) => {
+      const answer = readDrop(photo, { ...scene.plate, rimMm }, scene.focalMm);
+      if (answer.kind !== 'read') throw new Error(answer.why);
+      return answer.diameterMm / truthMm(scene) - 1;
+    };
+    expect(Math.abs(offBy(30))).toBeLessThan(0.025);
+    expect(offBy(0)).toBeLessThan(-0.05);
+  });
+
   it('is not read where the sauce has run off the flat of its plate', () => {
     const answer = read(plain({ plate: { acrossMm: 200, flatMm: 70, rimMm: 12 } }));
     expect(answer).toMatchObject({ kind: 'refused' });
@@ -109,7 +121,7 @@ describe('a photo of a drop on a plate', () => {
 describe('a photo that is read by hand', () => {
   it('two ellipses laid over it give what the picture was made of, whatever is wrong by itself', () => {
     for (const slantDeg of [0, 25, 40]) {
-      const scene = plain({ slantDeg });
+      const scene = plain({ slantDeg, plate: { acrossMm: 270, flatMm: 164, rimMm: 30 } });
       const answer = read(scene);
       if (answer.kind !== 'read') throw new Error(answer.why);
       const conic = fitEllipse(answer.outline);
